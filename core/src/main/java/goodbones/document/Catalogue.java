@@ -1,0 +1,266 @@
+package goodbones.document;
+
+import static goodbones.document.StyleProperty.*;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedSet;
+
+/**
+ * Says for each kind what it holds: its fields (and which are slots to begin with), the kinds that
+ * may stand in it, its style properties and states. Adding a kind is one entry here and its
+ * rendering.
+ */
+public final class Catalogue {
+  /** The greatest length of a node's name. */
+  public static final int NAME_LIMIT = 80;
+
+  /** More columns than a row has twelfths cannot be given a width. */
+  public static final int COLUMN_LIMIT = 12;
+
+  private record Entry(
+      List<Field> fields, Set<Kind> children, Set<StyleProperty> styles, Set<State> states) {}
+
+  private static final Map<Kind, Entry> ENTRIES = new EnumMap<>(Kind.class);
+
+  private static final Set<Kind> ELEMENTS =
+      EnumSet.of(Kind.HEADING, Kind.TEXT, Kind.LABEL, Kind.BUTTON, Kind.PICTURE);
+  private static final Set<StyleProperty> TYPE = EnumSet.copyOf(StyleProperty.allInherited());
+  private static final Set<StyleProperty> BOX =
+      EnumSet.of(
+          BACKGROUND_COLOR,
+          PADDING_TOP,
+          PADDING_RIGHT,
+          PADDING_BOTTOM,
+          PADDING_LEFT,
+          RADIUS,
+          RULE_WIDTH,
+          RULE_COLOR);
+  private static final Set<StyleProperty> ELEMENT =
+      EnumSet.of(MARGIN_TOP, MARGIN_BOTTOM, MAX_WIDTH, PLACE);
+
+  static {
+    Field picture = new Field("picture", "Picture", Field.Type.PICTURE, true, 300);
+    Field link = new Field("link", "Link", Field.Type.LINK, true, 2000);
+    add(
+        Kind.PAGE,
+        List.of(),
+        EnumSet.of(Kind.SECTION, Kind.PLACEMENT),
+        union(TYPE, EnumSet.of(BACKGROUND_COLOR)));
+    add(
+        Kind.SECTION,
+        List.of(picture),
+        union(ELEMENTS, EnumSet.of(Kind.ROW)),
+        union(
+            TYPE,
+            BOX,
+            EnumSet.of(OVERLAY_COLOR, MIN_HEIGHT, CONTENT_WIDTH, CONTENT_ALIGN, ROW_GAP)));
+    add(
+        Kind.ROW,
+        List.of(),
+        EnumSet.of(Kind.COLUMN),
+        union(TYPE, BOX, EnumSet.of(COLUMNS, COLUMN_GAP, ROW_GAP, CONTENT_ALIGN)));
+    add(
+        Kind.COLUMN,
+        List.of(),
+        union(ELEMENTS, EnumSet.of(Kind.ROW)),
+        union(TYPE, BOX, EnumSet.of(ROW_GAP, CONTENT_ALIGN)));
+    add(
+        Kind.HEADING,
+        List.of(words(200), new Field("level", "Level", Field.Type.LEVEL, false, 0)),
+        Set.of(),
+        union(TYPE, ELEMENT));
+    add(Kind.TEXT, List.of(words(5000)), Set.of(), union(TYPE, ELEMENT));
+    add(Kind.LABEL, List.of(words(120)), Set.of(), union(TYPE, ELEMENT));
+    ENTRIES.put(
+        Kind.BUTTON,
+        new Entry(
+            List.of(words(80), link),
+            Set.of(),
+            union(TYPE, BOX, ELEMENT),
+            EnumSet.of(State.NORMAL, State.HOVER, State.FOCUS, State.CURRENT)));
+    add(
+        Kind.PICTURE,
+        List.of(picture),
+        Set.of(),
+        union(ELEMENT, EnumSet.of(RADIUS, PICTURE_FIT, PICTURE_RATIO)));
+    add(Kind.PLACEMENT, List.of(), Set.of(), Set.of());
+  }
+
+  private Catalogue() {}
+
+  private static Field words(int limit) {
+    return new Field("words", "Words", Field.Type.WORDS, true, limit);
+  }
+
+  private static void add(
+      Kind kind, List<Field> fields, Set<Kind> children, Set<StyleProperty> styles) {
+    ENTRIES.put(kind, new Entry(fields, children, styles, EnumSet.of(State.NORMAL)));
+  }
+
+  @SafeVarargs
+  private static <T> Set<T> union(Set<T>... sets) {
+    Set<T> union = new HashSet<>();
+    for (Set<T> set : sets) {
+      union.addAll(set);
+    }
+    return Set.copyOf(union);
+  }
+
+  private static Entry entry(Kind kind) {
+    return java.util.Objects.requireNonNull(ENTRIES.get(kind), () -> "no entry for " + kind);
+  }
+
+  public static List<Field> fields(Kind kind) {
+    return entry(kind).fields();
+  }
+
+  public static Optional<Field> field(Kind kind, String key) {
+    return fields(kind).stream().filter(field -> field.key().equals(key)).findFirst();
+  }
+
+  /** The style properties of a kind, in the order in which they are declared. */
+  public static List<StyleProperty> styles(Kind kind) {
+    return entry(kind).styles().stream().sorted().toList();
+  }
+
+  public static boolean hasStyle(Kind kind, StyleProperty property) {
+    return entry(kind).styles().contains(property);
+  }
+
+  public static Set<State> states(Kind kind) {
+    return entry(kind).states();
+  }
+
+  public static boolean mayHold(Kind parent, Kind child) {
+    return entry(parent).children().contains(child);
+  }
+
+  public static Collection<Kind> children(Kind kind) {
+    return entry(kind).children().stream().sorted().toList();
+  }
+
+  public static SortedSet<String> defaultSlots(Kind kind) {
+    return Sorted.set(fields(kind).stream().filter(Field::slot).map(Field::key).toList());
+  }
+
+  /** Everything about a tree that the catalogue does not allow; empty if all is well. */
+  public static List<Fault> faults(Node root) {
+    List<Fault> faults = new ArrayList<>();
+    Set<NodeId> seen = new HashSet<>();
+    root.walk(
+        node -> {
+          if (!seen.add(node.id())) {
+            faults.add(fault(node, "The id " + node.id() + " stands twice in this document"));
+          }
+          check(node, faults);
+        });
+    return faults;
+  }
+
+  /**
+   * @throws Refused naming everything that is wrong
+   */
+  public static void require(Node root) {
+    List<Fault> faults = faults(root);
+    if (!faults.isEmpty()) {
+      throw new Refused(faults);
+    }
+  }
+
+  private static void check(Node node, List<Fault> faults) {
+    if (node.name().length() > NAME_LIMIT) {
+      faults.add(
+          fault(
+              node,
+              "The name has "
+                  + node.name().length()
+                  + " characters; at most "
+                  + NAME_LIMIT
+                  + " fit"));
+    }
+    if ((node.kind() == Kind.PLACEMENT) != node.placement().isPresent()) {
+      faults.add(fault(node, "A placement, and only a placement, names a piece"));
+    }
+    checkContent(node, faults);
+    node.styles().forEach((key, value) -> styleFault(node, key, value).ifPresent(faults::add));
+    for (Node child : node.children()) {
+      if (!mayHold(node.kind(), child.kind())) {
+        faults.add(fault(child, misplaced(node.kind(), child.kind())));
+      }
+    }
+    if (node.kind() == Kind.ROW && node.children().size() > COLUMN_LIMIT) {
+      faults.add(
+          fault(
+              node,
+              "A row holds at most " + COLUMN_LIMIT + " columns, not " + node.children().size()));
+    }
+  }
+
+  private static String misplaced(Kind parent, Kind child) {
+    List<String> homes =
+        ENTRIES.entrySet().stream()
+            .filter(e -> e.getValue().children().contains(child))
+            .map(e -> e.getKey().word())
+            .sorted()
+            .toList();
+    return "A "
+        + child.word()
+        + " cannot stand in a "
+        + parent.word()
+        + (homes.isEmpty() ? "" : "; put it in a " + String.join(" or a ", homes));
+  }
+
+  private static void checkContent(Node node, List<Fault> faults) {
+    node.content()
+        .forEach(
+            (key, value) ->
+                field(node.kind(), key)
+                    .map(field -> field.faultOf(value))
+                    .orElseGet(
+                        () ->
+                            Optional.of("A " + node.kind().word() + " has no field “" + key + "”"))
+                    .ifPresent(message -> faults.add(fault(node, message))));
+    for (String slot : node.slots()) {
+      if (field(node.kind(), slot).isEmpty()) {
+        faults.add(
+            fault(node, "A " + node.kind().word() + " has no field “" + slot + "” to be a slot"));
+      }
+    }
+  }
+
+  private static Optional<Fault> styleFault(Node node, StyleKey key, StyleValue value) {
+    StyleProperty property = key.property();
+    if (!hasStyle(node.kind(), property)) {
+      return Optional.of(
+          fault(node, "A " + node.kind().word() + " has no " + property.label().toLowerCase()));
+    }
+    if (!states(node.kind()).contains(key.state())) {
+      return Optional.of(
+          fault(node, "A " + node.kind().word() + " has no state “" + key.state().word() + "”"));
+    }
+    if (value instanceof StyleValue.Literal literal && !property.type().accepts(literal.css())) {
+      return Optional.of(
+          fault(
+              node,
+              property.label()
+                  + " cannot be “"
+                  + literal.css()
+                  + "”: give "
+                  + property.type().form()
+                  + ", or a token such as {color.accent}"));
+    }
+    return Optional.empty();
+  }
+
+  private static Fault fault(Node node, String message) {
+    return new Fault(node.id(), node.title(), message);
+  }
+}

@@ -1,0 +1,66 @@
+package goodbones.document;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * One edit of a document. Edits are values; {@link Editor#apply} carries them out and gives their
+ * inverse.
+ */
+public sealed interface Edit {
+
+  /** Puts a new subtree under a parent, so that it stands at the index afterwards. */
+  record Insert(NodeId parent, int index, Node subtree) implements Edit {}
+
+  /** Takes a node and everything below it away. */
+  record Remove(NodeId node) implements Edit {}
+
+  /** Puts a node under a parent, so that it stands at the index afterwards. */
+  record Move(NodeId node, NodeId parent, int index) implements Edit {}
+
+  /** Sets a content field; empty takes it away. */
+  record SetContent(NodeId node, String field, Optional<FieldValue> value) implements Edit {}
+
+  /** Sets a style value; empty takes it away. */
+  record SetStyle(NodeId node, StyleKey key, Optional<StyleValue> value) implements Edit {}
+
+  /** Says on which devices the node is hidden. */
+  record SetVisibility(NodeId node, Set<Device> hiddenOn) implements Edit {
+    public SetVisibility {
+      hiddenOn = Sorted.devices(hiddenOn);
+    }
+  }
+
+  /** Says which named styles the node has; the last one named wins. */
+  record SetNamedStyles(NodeId node, List<String> ids) implements Edit {
+    public SetNamedStyles {
+      ids = List.copyOf(ids);
+    }
+  }
+
+  /** Makes a field a slot, or fixes it. */
+  record SetSlot(NodeId node, String field, boolean slot) implements Edit {}
+
+  record Rename(NodeId node, String name) implements Edit {}
+
+  /** Sets one local change of a placement; empty goes back to the library's. */
+  record SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value) implements Edit {}
+
+  /** Sets the order of a parent with locally placed children; an empty list takes it away. */
+  record SetOrder(NodeId placement, NodeId parent, List<NodeId> ids) implements Edit {
+    public SetOrder {
+      ids = List.copyOf(ids);
+    }
+  }
+
+  /** Holds a placement at a revision, or lets it follow. */
+  record SetPin(NodeId placement, Optional<Pin> pin) implements Edit {}
+
+  /** Several edits as one: all or nothing. */
+  record Group(List<Edit> edits) implements Edit {
+    public Group {
+      edits = List.copyOf(edits);
+    }
+  }
+}

@@ -1,0 +1,176 @@
+package goodbones.document;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Carries edits out on a stored tree.
+ *
+ * <p>Every method is a pure function. An edit that makes no sense is refused and the tree given in
+ * is untouched; the inverse of an edit, applied to its result, gives back an equal tree.
+ */
+public final class Editor {
+  private Editor() {}
+
+  /**
+   * @throws Refused if the target is not there, or the result would break the catalogue
+   */
+  public static Edited apply(Node root, Edit edit) {
+    Edited edited = step(root, edit);
+    Catalogue.require(edited.root());
+    return edited;
+  }
+
+  private static Edited step(Node root, Edit edit) {
+    if (edit instanceof Edit.Insert e) {
+      return insert(root, e);
+    } else if (edit instanceof Edit.Remove e) {
+      return remove(root, e);
+    } else if (edit instanceof Edit.Move e) {
+      return move(root, e);
+    } else if (edit instanceof Edit.SetContent e) {
+      Node node = require(root, e.node());
+      Optional<FieldValue> before = Optional.ofNullable(node.content().get(e.field()));
+      return new Edited(
+          root.change(e.node(), n -> n.withContent(e.field(), e.value())),
+          new Edit.SetContent(e.node(), e.field(), before));
+    } else if (edit instanceof Edit.SetStyle e) {
+      Node node = require(root, e.node());
+      Optional<StyleValue> before = Optional.ofNullable(node.styles().get(e.key()));
+      return new Edited(
+          root.change(e.node(), n -> n.withStyle(e.key(), e.value())),
+          new Edit.SetStyle(e.node(), e.key(), before));
+    } else if (edit instanceof Edit.SetVisibility e) {
+      Node node = require(root, e.node());
+      return new Edited(
+          root.change(e.node(), n -> n.withHiddenOn(e.hiddenOn())),
+          new Edit.SetVisibility(e.node(), node.hiddenOn()));
+    } else if (edit instanceof Edit.SetNamedStyles e) {
+      Node node = require(root, e.node());
+      return new Edited(
+          root.change(e.node(), n -> n.withNamedStyles(e.ids())),
+          new Edit.SetNamedStyles(e.node(), node.namedStyles()));
+    } else if (edit instanceof Edit.SetSlot e) {
+      return setSlot(root, e);
+    } else if (edit instanceof Edit.Rename e) {
+      Node node = require(root, e.node());
+      return new Edited(
+          root.change(e.node(), n -> n.withName(e.name().strip())),
+          new Edit.Rename(e.node(), node.name()));
+    } else if (edit instanceof Edit.SetLocal e) {
+      Placement placement = placement(root, e.placement());
+      Optional<LocalValue> before = Optional.ofNullable(placement.changes().get(e.key()));
+      return new Edited(
+          replace(root, e.placement(), placement.withChange(e.key(), e.value())),
+          new Edit.SetLocal(e.placement(), e.key(), before));
+    } else if (edit instanceof Edit.SetOrder e) {
+      Placement placement = placement(root, e.placement());
+      List<NodeId> before = placement.order().getOrDefault(e.parent(), List.of());
+      return new Edited(
+          replace(root, e.placement(), placement.withOrder(e.parent(), e.ids())),
+          new Edit.SetOrder(e.placement(), e.parent(), before));
+    } else if (edit instanceof Edit.SetPin e) {
+      Placement placement = placement(root, e.placement());
+      return new Edited(
+          replace(root, e.placement(), placement.withPin(e.pin())),
+          new Edit.SetPin(e.placement(), placement.pin()));
+    }
+    return group(root, (Edit.Group) edit);
+  }
+
+  private static Edited insert(Node root, Edit.Insert e) {
+    Node parent = require(root, e.parent());
+    for (Node node : e.subtree().all()) {
+      if (root.find(node.id()).isPresent()) {
+        throw Refused.at(node, "The id " + node.id() + " is already used in this document");
+      }
+    }
+    int index = within(e.index(), parent.children().size());
+    return new Edited(
+        root.change(e.parent(), n -> n.withChildren(added(n.children(), index, e.subtree()))),
+        new Edit.Remove(e.subtree().id()));
+  }
+
+  private static Edited remove(Node root, Edit.Remove e) {
+    Node node = require(root, e.node());
+    Node parent =
+        root.parentOf(e.node())
+            .orElseThrow(
+                () ->
+                    Refused.at(node, "The outermost " + node.kind().word() + " cannot be removed"));
+    return new Edited(
+        root.change(parent.id(), n -> n.withChildren(without(n.children(), e.node()))),
+        new Edit.Insert(parent.id(), parent.indexOf(e.node()), node));
+  }
+
+  private static Edited move(Node root, Edit.Move e) {
+    Node node = require(root, e.node());
+    require(root, e.parent());
+    if (node.find(e.parent()).isPresent()) {
+      throw Refused.at(node, "A " + node.kind().word() + " cannot be moved into itself");
+    }
+    Node from =
+        root.parentOf(e.node())
+            .orElseThrow(
+                () -> Refused.at(node, "The outermost " + node.kind().word() + " cannot be moved"));
+    Node lifted = root.change(from.id(), n -> n.withChildren(without(n.children(), e.node())));
+    int index = within(e.index(), require(lifted, e.parent()).children().size());
+    return new Edited(
+        lifted.change(e.parent(), n -> n.withChildren(added(n.children(), index, node))),
+        new Edit.Move(e.node(), from.id(), from.indexOf(e.node())));
+  }
+
+  private static Edited setSlot(Node root, Edit.SetSlot e) {
+    Node node = require(root, e.node());
+    boolean before = node.slots().contains(e.field());
+    List<String> slots = new ArrayList<>(node.slots());
+    slots.remove(e.field());
+    if (e.slot()) {
+      slots.add(e.field());
+    }
+    return new Edited(
+        root.change(e.node(), n -> n.withSlots(slots)),
+        new Edit.SetSlot(e.node(), e.field(), before));
+  }
+
+  private static Edited group(Node root, Edit.Group group) {
+    Node now = root;
+    List<Edit> inverses = new ArrayList<>();
+    for (Edit edit : group.edits()) {
+      Edited edited = step(now, edit);
+      now = edited.root();
+      inverses.add(0, edited.inverse());
+    }
+    return new Edited(now, new Edit.Group(inverses));
+  }
+
+  private static Node replace(Node root, NodeId placement, Placement changed) {
+    return root.change(placement, n -> n.withPlacement(changed));
+  }
+
+  private static Node require(Node root, NodeId id) {
+    return root.find(id).orElseThrow(() -> Refused.gone(id));
+  }
+
+  private static Placement placement(Node root, NodeId id) {
+    Node node = require(root, id);
+    return node.placement()
+        .orElseThrow(
+            () -> Refused.at(node, "Local changes belong to a placement, and this is none"));
+  }
+
+  private static int within(int index, int size) {
+    return Math.max(0, Math.min(index, size));
+  }
+
+  private static List<Node> added(List<Node> nodes, int index, Node node) {
+    List<Node> copy = new ArrayList<>(nodes);
+    copy.add(index, node);
+    return copy;
+  }
+
+  private static List<Node> without(List<Node> nodes, NodeId id) {
+    return nodes.stream().filter(node -> !node.id().equals(id)).toList();
+  }
+}

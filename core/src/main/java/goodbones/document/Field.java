@@ -1,0 +1,83 @@
+package goodbones.document;
+
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/**
+ * A content field of a kind.
+ *
+ * @param key its name in documents
+ * @param label its name in the interface
+ * @param slot whether a placement fills it for itself unless the piece says otherwise
+ * @param limit the greatest number of characters (of the alternative text, for a picture)
+ */
+public record Field(String key, String label, Type type, boolean slot, int limit) {
+  private static final Pattern LINK =
+      Pattern.compile("(https?://|mailto:|tel:)[^\\s\"<>]+|[/#][^\\s\"<>]*|");
+
+  /** What a field holds. */
+  public enum Type {
+    WORDS(FieldValue.Words.class),
+    PICTURE(FieldValue.Picture.class),
+    LINK(FieldValue.Link.class),
+    LEVEL(FieldValue.Level.class);
+
+    private final Class<? extends FieldValue> holds;
+
+    Type(Class<? extends FieldValue> holds) {
+      this.holds = holds;
+    }
+  }
+
+  /**
+   * Looks for what is wrong with a value for this field.
+   *
+   * @return a message that says how to mend it, or empty if the value fits
+   */
+  public Optional<String> faultOf(FieldValue value) {
+    if (!type.holds.isInstance(value)) {
+      return Optional.of(label + " holds " + type.name().toLowerCase() + ", not this");
+    }
+    if (value instanceof FieldValue.Words words) {
+      return tooLong(words.text());
+    }
+    if (value instanceof FieldValue.Picture picture) {
+      return tooLong(picture.alt());
+    }
+    if (value instanceof FieldValue.Level level) {
+      return level.level() >= 1 && level.level() <= 6
+          ? Optional.empty()
+          : Optional.of("A heading's level is 1 to 6, not " + level.level());
+    }
+    String target = ((FieldValue.Link) value).target();
+    if (!LINK.matcher(target).matches()) {
+      return Optional.of(
+          "“"
+              + abbreviated(target)
+              + "” is not an address to link to: begin with / for a page of the site, # for a"
+              + " section, or https://, mailto:, tel:");
+    }
+    return tooLong(target);
+  }
+
+  private Optional<String> tooLong(String text) {
+    if (text.length() <= limit) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        label
+            + " has "
+            + text.length()
+            + " characters and at most "
+            + limit
+            + " fit: take out "
+            + (text.length() - limit)
+            + " (“"
+            + abbreviated(text)
+            + "”)");
+  }
+
+  private static String abbreviated(String text) {
+    return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+  }
+}

@@ -1,0 +1,44 @@
+package goodbones.document;
+
+/** What a node is. The {@link Catalogue} says what each may hold. */
+public enum Kind {
+  PAGE("page", "Page"),
+  SECTION("section", "Section"),
+  ROW("row", "Row"),
+  COLUMN("column", "Column"),
+  HEADING("heading", "Heading"),
+  TEXT("text", "Text"),
+  LABEL("label", "Label"),
+  BUTTON("button", "Button"),
+  PICTURE("picture", "Picture"),
+  /** Where a piece is used; it draws no box of its own. */
+  PLACEMENT("placement", "Placement");
+
+  private final String word;
+  private final String title;
+
+  Kind(String word, String title) {
+    this.word = word;
+    this.title = title;
+  }
+
+  public String word() {
+    return word;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  /**
+   * @throws IllegalArgumentException if no kind goes by that word
+   */
+  public static Kind ofWord(String word) {
+    for (Kind kind : values()) {
+      if (kind.word.equals(word)) {
+        return kind;
+      }
+    }
+    throw new IllegalArgumentException("“" + word + "” is not a kind of node");
+  }
+}

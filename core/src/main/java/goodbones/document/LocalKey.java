@@ -1,0 +1,35 @@
+package goodbones.document;
+
+import java.util.Comparator;
+
+/**
+ * The key of a local change: a node, addressed from inside the placement, and an aspect of it.
+ *
+ * <p>Its text form is {@code node aspect}.
+ */
+public record LocalKey(NodeId node, Aspect aspect) implements Comparable<LocalKey> {
+  private static final Comparator<LocalKey> ORDER =
+      Comparator.comparing(LocalKey::node).thenComparing(LocalKey::aspect);
+
+  /**
+   * @throws IllegalArgumentException if the text is not {@code node aspect}
+   */
+  public static LocalKey parse(String text) {
+    int space = text.indexOf(' ');
+    if (space < 0) {
+      throw new IllegalArgumentException("“" + text + "” is not the key of a local change");
+    }
+    return new LocalKey(
+        NodeId.of(text.substring(0, space)), Aspect.parse(text.substring(space + 1)));
+  }
+
+  @Override
+  public int compareTo(LocalKey other) {
+    return ORDER.compare(this, other);
+  }
+
+  @Override
+  public String toString() {
+    return node + " " + aspect;
+  }
+}

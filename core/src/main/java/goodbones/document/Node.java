@@ -1,0 +1,251 @@
+package goodbones.document;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.SortedSet;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+
+/**
+ * A node of a document: a value, never changed in place.
+ *
+ * @param content field key to value
+ * @param styles the node's own style values
+ * @param namedStyles ids of named styles; the last one named wins
+ * @param hiddenOn devices on which the node is not shown
+ * @param slots keys of the fields that a placement fills for itself
+ * @param placement what is placed here; present exactly when the kind is {@link Kind#PLACEMENT}
+ */
+public record Node(
+    NodeId id,
+    Kind kind,
+    String name,
+    SortedMap<String, FieldValue> content,
+    SortedMap<StyleKey, StyleValue> styles,
+    List<String> namedStyles,
+    Set<Device> hiddenOn,
+    SortedSet<String> slots,
+    Optional<Placement> placement,
+    List<Node> children) {
+
+  public Node {
+    Objects.requireNonNull(id, "id");
+    Objects.requireNonNull(kind, "kind");
+    Objects.requireNonNull(name, "name");
+    content = Sorted.map(content);
+    styles = Sorted.map(styles);
+    namedStyles = List.copyOf(namedStyles);
+    hiddenOn = Sorted.devices(hiddenOn);
+    slots = Sorted.set(slots);
+    Objects.requireNonNull(placement, "placement");
+    children = List.copyOf(children);
+  }
+
+  /** A new node of a kind, with the catalogue's default slots. */
+  public static Node of(NodeId id, Kind kind, String name) {
+    return new Node(
+        id,
+        kind,
+        name,
+        Collections.emptySortedMap(),
+        Collections.emptySortedMap(),
+        List.of(),
+        Set.of(),
+        Catalogue.defaultSlots(kind),
+        Optional.empty(),
+        List.of());
+  }
+
+  /** A placement of a piece that follows the library and changes nothing. */
+  public static Node placing(NodeId id, String name, String pieceId) {
+    return of(id, Kind.PLACEMENT, name).withPlacement(Placement.of(pieceId));
+  }
+
+  public Node withId(NodeId newId) {
+    return copy(newId, name, content, styles, namedStyles, hiddenOn, slots, placement, children);
+  }
+
+  public Node withName(String newName) {
+    return copy(id, newName, content, styles, namedStyles, hiddenOn, slots, placement, children);
+  }
+
+  public Node withContent(String field, FieldValue value) {
+    return withContent(Sorted.with(content, field, value));
+  }
+
+  public Node withContent(String field, Optional<FieldValue> value) {
+    return value
+        .map(v -> withContent(field, v))
+        .orElseGet(() -> withContent(Sorted.without(content, field)));
+  }
+
+  public Node withContent(SortedMap<String, FieldValue> newContent) {
+    return copy(id, name, newContent, styles, namedStyles, hiddenOn, slots, placement, children);
+  }
+
+  public Node withStyle(StyleKey key, StyleValue value) {
+    return withStyles(Sorted.with(styles, key, value));
+  }
+
+  public Node withStyle(StyleKey key, Optional<StyleValue> value) {
+    return value
+        .map(v -> withStyle(key, v))
+        .orElseGet(() -> withStyles(Sorted.without(styles, key)));
+  }
+
+  public Node withStyles(SortedMap<StyleKey, StyleValue> newStyles) {
+    return copy(id, name, content, newStyles, namedStyles, hiddenOn, slots, placement, children);
+  }
+
+  public Node withNamedStyles(List<String> newNamedStyles) {
+    return copy(id, name, content, styles, newNamedStyles, hiddenOn, slots, placement, children);
+  }
+
+  public Node withHiddenOn(Collection<Device> devices) {
+    return copy(
+        id,
+        name,
+        content,
+        styles,
+        namedStyles,
+        Sorted.devices(devices),
+        slots,
+        placement,
+        children);
+  }
+
+  public Node withSlots(Collection<String> newSlots) {
+    return copy(
+        id,
+        name,
+        content,
+        styles,
+        namedStyles,
+        hiddenOn,
+        Sorted.set(newSlots),
+        placement,
+        children);
+  }
+
+  public Node withPlacement(Placement newPlacement) {
+    return copy(
+        id,
+        name,
+        content,
+        styles,
+        namedStyles,
+        hiddenOn,
+        slots,
+        Optional.of(newPlacement),
+        children);
+  }
+
+  public Node withChildren(List<Node> newChildren) {
+    return copy(id, name, content, styles, namedStyles, hiddenOn, slots, placement, newChildren);
+  }
+
+  private Node copy(
+      NodeId id,
+      String name,
+      SortedMap<String, FieldValue> content,
+      SortedMap<StyleKey, StyleValue> styles,
+      List<String> namedStyles,
+      Set<Device> hiddenOn,
+      SortedSet<String> slots,
+      Optional<Placement> placement,
+      List<Node> children) {
+    return new Node(
+        id, kind, name, content, styles, namedStyles, hiddenOn, slots, placement, children);
+  }
+
+  /** Visits this node and everything below it, parents before children, siblings in order. */
+  public void walk(Consumer<Node> visitor) {
+    visitor.accept(this);
+    children.forEach(child -> child.walk(visitor));
+  }
+
+  /** This node and everything below it, in the order of {@link #walk}. */
+  public List<Node> all() {
+    List<Node> nodes = new ArrayList<>();
+    walk(nodes::add);
+    return nodes;
+  }
+
+  public Optional<Node> find(NodeId wanted) {
+    if (id.equals(wanted)) {
+      return Optional.of(this);
+    }
+    for (Node child : children) {
+      Optional<Node> found = child.find(wanted);
+      if (found.isPresent()) {
+        return found;
+      }
+    }
+    return Optional.empty();
+  }
+
+  public Optional<Node> parentOf(NodeId wanted) {
+    for (Node child : children) {
+      if (child.id.equals(wanted)) {
+        return Optional.of(this);
+      }
+      Optional<Node> found = child.parentOf(wanted);
+      if (found.isPresent()) {
+        return found;
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** The position of a child, or -1. */
+  public int indexOf(NodeId childId) {
+    for (int i = 0; i < children.size(); i++) {
+      if (children.get(i).id.equals(childId)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /**
+   * A copy in which one node is changed; only its ancestors are rebuilt, all other subtrees stay
+   * the same objects.
+   *
+   * @return this very node if the wanted one is not in it
+   */
+  public Node change(NodeId wanted, UnaryOperator<Node> change) {
+    if (id.equals(wanted)) {
+      return change.apply(this);
+    }
+    for (int i = 0; i < children.size(); i++) {
+      Node before = children.get(i);
+      Node after = before.change(wanted, change);
+      if (after != before) {
+        List<Node> copy = new ArrayList<>(children);
+        copy.set(i, after);
+        return withChildren(copy);
+      }
+    }
+    return this;
+  }
+
+  /** A copy of the whole subtree with every id translated. */
+  public Node mapIds(UnaryOperator<NodeId> translate) {
+    return withId(translate.apply(id))
+        .withChildren(children.stream().map(child -> child.mapIds(translate)).toList());
+  }
+
+  /** The name for messages: the kind, and the node's own name or words where it has one. */
+  public String title() {
+    if (!name.isBlank()) {
+      return name;
+    }
+    return kind.title();
+  }
+}

@@ -1,0 +1,40 @@
+package goodbones.document;
+
+import java.util.Collection;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/** Unmodifiable copies in one fixed order, so that equal documents are also equal as text. */
+final class Sorted {
+  private Sorted() {}
+
+  static <K extends Comparable<K>, V> SortedMap<K, V> map(Map<K, V> map) {
+    return Collections.unmodifiableSortedMap(new TreeMap<>(map));
+  }
+
+  static <K extends Comparable<K>, V> SortedMap<K, V> with(Map<K, V> map, K key, V value) {
+    TreeMap<K, V> copy = new TreeMap<>(map);
+    copy.put(key, value);
+    return Collections.unmodifiableSortedMap(copy);
+  }
+
+  static <K extends Comparable<K>, V> SortedMap<K, V> without(Map<K, V> map, K key) {
+    TreeMap<K, V> copy = new TreeMap<>(map);
+    copy.remove(key);
+    return Collections.unmodifiableSortedMap(copy);
+  }
+
+  static SortedSet<String> set(Collection<String> items) {
+    return Collections.unmodifiableSortedSet(new TreeSet<>(items));
+  }
+
+  static Set<Device> devices(Collection<Device> devices) {
+    return devices.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(devices));
+  }
+}

@@ -1,0 +1,105 @@
+package goodbones.document;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * A style setting that a node can carry.
+ *
+ * <p>Whether one is inherited, and its initial value, follow the property definition tables of the
+ * CSS specifications (CSS Color 4, Fonts 4, Text 3, Box 3, Backgrounds 3, Sizing 3).
+ */
+public enum StyleProperty {
+  COLOR("color", "Text colour", ValueType.COLOUR, true, "#000000"),
+  FONT_FAMILY("font-family", "Typeface", ValueType.FAMILY, true, "serif"),
+  FONT_SIZE("font-size", "Text size", ValueType.LENGTH, true, "16px"),
+  FONT_WEIGHT("font-weight", "Weight", ValueType.WEIGHT, true, "400"),
+  LINE_HEIGHT("line-height", "Line height", ValueType.LINE_HEIGHT, true, "normal"),
+  LETTER_SPACING("letter-spacing", "Letter spacing", ValueType.LENGTH, true, "0"),
+  TEXT_TRANSFORM("text-transform", "Case", ValueType.CASE, true, "none"),
+  TEXT_ALIGN("text-align", "Text alignment", ValueType.TEXT_ALIGN, true, "start"),
+  BACKGROUND_COLOR("background-color", "Background", ValueType.COLOUR, false, "transparent"),
+  OVERLAY_COLOR("overlay-color", "Overlay", ValueType.COLOUR, false, "transparent"),
+  PADDING_TOP("padding-top", "Padding top", ValueType.LENGTH, false, "0"),
+  PADDING_RIGHT("padding-right", "Padding right", ValueType.LENGTH, false, "0"),
+  PADDING_BOTTOM("padding-bottom", "Padding bottom", ValueType.LENGTH, false, "0"),
+  PADDING_LEFT("padding-left", "Padding left", ValueType.LENGTH, false, "0"),
+  MARGIN_TOP("margin-top", "Margin top", ValueType.MARGIN, false, "0"),
+  MARGIN_BOTTOM("margin-bottom", "Margin bottom", ValueType.MARGIN, false, "0"),
+  MIN_HEIGHT("min-height", "Least height", ValueType.SIZE, false, "auto"),
+  MAX_WIDTH("max-width", "Greatest width", ValueType.SIZE, false, "none"),
+  CONTENT_WIDTH("content-width", "Content width", ValueType.SIZE, false, "none"),
+  CONTENT_ALIGN("content-align", "Content height", ValueType.ALIGN, false, "start"),
+  PLACE("place", "Place in line", ValueType.ALIGN, false, "stretch"),
+  ROW_GAP("row-gap", "Gap between lines", ValueType.LENGTH, false, "0"),
+  COLUMN_GAP("column-gap", "Gap between columns", ValueType.LENGTH, false, "0"),
+  COLUMNS("columns", "Column widths", ValueType.SPANS, false, "12"),
+  RADIUS("border-radius", "Corner radius", ValueType.LENGTH, false, "0"),
+  RULE_WIDTH("border-top-width", "Rule above", ValueType.LENGTH, false, "0"),
+  RULE_COLOR("border-top-color", "Rule colour", ValueType.COLOUR, false, "#000000"),
+  PICTURE_FIT("object-fit", "Picture fit", ValueType.FIT, false, "cover"),
+  PICTURE_RATIO("aspect-ratio", "Picture ratio", ValueType.RATIO, false, "auto");
+
+  private static final Map<String, StyleProperty> BY_KEY =
+      Arrays.stream(values()).collect(Collectors.toMap(StyleProperty::key, Function.identity()));
+
+  private final String key;
+  private final String label;
+  private final ValueType type;
+  private final boolean inherited;
+  private final String initial;
+
+  StyleProperty(String key, String label, ValueType type, boolean inherited, String initial) {
+    this.key = key;
+    this.label = label;
+    this.type = type;
+    this.inherited = inherited;
+    this.initial = initial;
+  }
+
+  /** The name in documents and in the API; the CSS name where CSS has the property. */
+  public String key() {
+    return key;
+  }
+
+  /** The name in the interface. */
+  public String label() {
+    return label;
+  }
+
+  public ValueType type() {
+    return type;
+  }
+
+  public boolean inherited() {
+    return inherited;
+  }
+
+  /** The value where nothing sets the property and nothing is inherited. */
+  public String initial() {
+    return initial;
+  }
+
+  /** All properties that children take from their parents. */
+  public static List<StyleProperty> allInherited() {
+    return Arrays.stream(values()).filter(StyleProperty::inherited).toList();
+  }
+
+  /**
+   * @throws IllegalArgumentException if no property goes by that name
+   */
+  public static StyleProperty ofKey(String key) {
+    StyleProperty property = BY_KEY.get(key);
+    if (property == null) {
+      throw new IllegalArgumentException(
+          "“"
+              + key
+              + "” is not a style property; known are "
+              + BY_KEY.keySet().stream().sorted().toList());
+    }
+    return property;
+  }
+}

@@ -1,0 +1,82 @@
+package goodbones.library;
+
+import goodbones.document.Aspect;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/** A revision's tree, made quick to ask: nodes and parents by id, values by key. */
+public final class RevisionIndex {
+  private final Node root;
+  private final Map<NodeId, Node> nodes = new HashMap<>();
+  private final Map<NodeId, NodeId> parents = new HashMap<>();
+
+  public RevisionIndex(Node root) {
+    this.root = root;
+    root.walk(
+        node -> {
+          nodes.put(node.id(), node);
+          node.children().forEach(child -> parents.put(child.id(), node.id()));
+        });
+  }
+
+  public Node root() {
+    return root;
+  }
+
+  public boolean has(NodeId id) {
+    return nodes.containsKey(id);
+  }
+
+  public Optional<Node> node(NodeId id) {
+    return Optional.ofNullable(nodes.get(id));
+  }
+
+  public Optional<NodeId> parent(NodeId id) {
+    return Optional.ofNullable(parents.get(id));
+  }
+
+  public Iterable<Node> nodes() {
+    return nodes.values();
+  }
+
+  /** Says whether a content field is a slot here; false if the node is not in the revision. */
+  public boolean isSlot(LocalKey key) {
+    return key.aspect() instanceof Aspect.Content content
+        && node(key.node()).map(node -> node.slots().contains(content.field())).orElse(false);
+  }
+
+  /**
+   * What the revision itself says for a key, in the form of a local value.
+   *
+   * @return empty if the node is not in the revision, if its content field holds nothing, or if the
+   *     key asks whether a node that is present is removed
+   */
+  public Optional<LocalValue> value(LocalKey key) {
+    Aspect aspect = key.aspect();
+    Node node = nodes.get(key.node());
+    if (node == null) {
+      return aspect instanceof Aspect.Removed
+          ? Optional.of(new LocalValue.IsRemoved())
+          : Optional.empty();
+    }
+    if (aspect instanceof Aspect.Content content) {
+      return Optional.ofNullable(node.content().get(content.field()))
+          .map(LocalValue.ContentIs::new);
+    } else if (aspect instanceof Aspect.Style style) {
+      return Optional.of(
+          new LocalValue.StyleIs(Optional.ofNullable(node.styles().get(style.key()))));
+    } else if (aspect instanceof Aspect.Visibility) {
+      return Optional.of(new LocalValue.HiddenOn(node.hiddenOn()));
+    } else if (aspect instanceof Aspect.NamedStyles) {
+      return Optional.of(new LocalValue.NamedStylesAre(node.namedStyles()));
+    } else if (aspect instanceof Aspect.Placed) {
+      return parent(key.node()).map(p -> new LocalValue.PlacedUnder(p, Optional.empty()));
+    }
+    return Optional.empty();
+  }
+}

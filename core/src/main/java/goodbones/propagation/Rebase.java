@@ -1,0 +1,315 @@
+package goodbones.propagation;
+
+import goodbones.document.Aspect;
+import goodbones.document.Catalogue;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.library.Overlay;
+import goodbones.library.RevisionIndex;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * Shows a newer revision under the same local changes.
+ *
+ * <p>Every local change gets exactly one verdict; the first of these that matches decides:
+ *
+ * <ol>
+ *   <li>a removal of something that the library removed too is absorbed
+ *   <li>a change that was not seen before and is not seen after is dormant
+ *   <li>gone: its node, or its move's or insert's target, is no longer there
+ *   <li>absorbed: some revision on the way says the same, and the key is not a slot
+ *   <li>stands: the library did not touch the key, or the key is a slot
+ *   <li>both: the library changed the key to another value, or fixed a slot that is filled
+ * </ol>
+ *
+ * Then, among those that stand, shape: they make a loop of parents, break the catalogue, or the
+ * library brought a node into or out of something removed here. A change that stands is never
+ * rewritten. Neither the placement nor the revisions are modified.
+ */
+public final class Rebase {
+  private final NodeId placementId;
+  private final Placement placement;
+  private final List<RevisionIndex> chain;
+  private final RevisionIndex first;
+  private final RevisionIndex last;
+  private final Set<NodeId> inserted = new HashSet<>();
+  private final Map<NodeId, NodeId> parentsBefore;
+  private final Map<NodeId, NodeId> parentsAfter;
+  private final SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
+  private final Map<String, Question> questions = new LinkedHashMap<>();
+
+  private Rebase(NodeId placementId, Placement placement, List<Node> revisions) {
+    this.placementId = placementId;
+    this.placement = placement;
+    this.chain = revisions.stream().map(RevisionIndex::new).toList();
+    this.first = chain.get(0);
+    this.last = chain.get(chain.size() - 1);
+    for (LocalValue value : placement.changes().values()) {
+      if (value instanceof LocalValue.PlacedUnder placed) {
+        placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
+      }
+    }
+    this.parentsBefore = Overlay.parents(first.root(), placement);
+    this.parentsAfter = Overlay.parents(last.root(), placement);
+  }
+
+  /**
+   * @param from the number of the revision shown now
+   * @param revisions the revision shown now, and every one on the way to the newer one, in order
+   * @throws IllegalArgumentException if there is no revision
+   */
+  public static Rebased of(
+      NodeId placementId, Placement placement, int from, List<Node> revisions) {
+    if (revisions.isEmpty()) {
+      throw new IllegalArgumentException("a rebase needs the revision that is shown now");
+    }
+    return new Rebase(placementId, placement, revisions).run(from);
+  }
+
+  private Rebased run(int from) {
+    placement.changes().forEach((key, value) -> verdicts.put(key, verdict(key, value)));
+    checkLoops();
+    checkRemovals();
+    checkCatalogue();
+    verdicts.forEach(this::ask);
+    SortedMap<LocalKey, LocalValue> written = fillingsToWrite();
+    List<Question> asked = List.copyOf(questions.values());
+    Settling settling =
+        new Settling(
+            placementId + "\n" + from,
+            placement,
+            first.root(),
+            last,
+            parentsBefore,
+            verdicts,
+            asked,
+            written);
+    return new Rebased(placement, from, verdicts, written, asked, settling);
+  }
+
+  private Verdict verdict(LocalKey key, LocalValue value) {
+    boolean ours = inserted.contains(key.node());
+    if (key.aspect() instanceof Aspect.Removed && !last.has(key.node())) {
+      return Verdict.ABSORBED;
+    }
+    if (!ours && unseen(key, first, parentsBefore) && unseen(key, last, parentsAfter)) {
+      return Verdict.DORMANT;
+    }
+    if (!ours && !last.has(key.node())) {
+      return Verdict.GONE;
+    }
+    if (value instanceof LocalValue.PlacedUnder placed && !isThere(placed.parent())) {
+      return Verdict.GONE;
+    }
+    if (ours) {
+      return Verdict.STANDS;
+    }
+    if (!last.isSlot(key) && librarySaysTheSame(key, value)) {
+      return Verdict.ABSORBED;
+    }
+    if (last.isSlot(key) || !first.has(key.node())) {
+      return Verdict.STANDS;
+    }
+    boolean fixedNow = first.isSlot(key);
+    return !fixedNow && first.value(key).equals(last.value(key)) ? Verdict.STANDS : Verdict.BOTH;
+  }
+
+  private boolean isThere(NodeId id) {
+    return last.has(id) || inserted.contains(id);
+  }
+
+  /** Says whether a change has no place in the shown tree: no node, or inside something removed. */
+  private boolean unseen(LocalKey key, RevisionIndex revision, Map<NodeId, NodeId> parents) {
+    if (!revision.has(key.node())) {
+      return true;
+    }
+    Set<NodeId> climbed = new HashSet<>();
+    NodeId at = key.aspect() instanceof Aspect.Removed ? parents.get(key.node()) : key.node();
+    while (at != null && climbed.add(at)) {
+      if (isRemovedHere(at)) {
+        return true;
+      }
+      at = parents.get(at);
+    }
+    return false;
+  }
+
+  private boolean isRemovedHere(NodeId id) {
+    return placement.changes().containsKey(new LocalKey(id, Aspect.REMOVED));
+  }
+
+  private boolean librarySaysTheSame(LocalKey key, LocalValue value) {
+    Optional<LocalValue> said = Optional.of(value);
+    // A reorder names the parent that the node already has: that is no news from the library.
+    boolean reorder = key.aspect() instanceof Aspect.Placed && first.value(key).equals(said);
+    return !reorder
+        && chain.stream().skip(1).anyMatch(revision -> revision.value(key).equals(said));
+  }
+
+  private void checkLoops() {
+    SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
+    standing.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
+    Set<NodeId> looping = Overlay.loops(last.root(), placement.withChanges(standing));
+    List<LocalKey> keys =
+        standing.keySet().stream()
+            .filter(key -> key.aspect() instanceof Aspect.Placed && looping.contains(key.node()))
+            .toList();
+    shape(keys, "loop", Set.of(Settlement.STAY, Settlement.TAKE));
+  }
+
+  private void checkRemovals() {
+    for (LocalKey key : List.copyOf(verdicts.keySet())) {
+      if (key.aspect() instanceof Aspect.Removed && verdicts.get(key) == Verdict.STANDS) {
+        Set<NodeId> before = below(key.node(), first, parentsBefore);
+        Set<NodeId> after = below(key.node(), last, parentsAfter);
+        Set<NodeId> changed = new TreeSet<>(before);
+        changed.addAll(after);
+        changed.removeIf(id -> before.contains(id) == after.contains(id));
+        if (changed.stream().anyMatch(id -> first.has(id) && last.has(id))) {
+          shape(List.of(key), "removed " + key.node(), Set.of(Settlement.STAY, Settlement.TAKE));
+        }
+      }
+    }
+  }
+
+  private static Set<NodeId> below(
+      NodeId top, RevisionIndex revision, Map<NodeId, NodeId> parents) {
+    Set<NodeId> below = new HashSet<>();
+    for (Node node : revision.nodes()) {
+      Set<NodeId> climbed = new HashSet<>();
+      NodeId at = parents.get(node.id());
+      while (at != null && climbed.add(at)) {
+        if (at.equals(top)) {
+          below.add(node.id());
+          break;
+        }
+        at = parents.get(at);
+      }
+    }
+    return below;
+  }
+
+  private void checkCatalogue() {
+    SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
+    standing.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
+    Node shown = Overlay.show(last.root(), placement.withChanges(standing));
+    Catalogue.faults(shown)
+        .forEach(
+            fault ->
+                shape(
+                    standing.entrySet().stream()
+                        .filter(
+                            e ->
+                                e.getValue() instanceof LocalValue.PlacedUnder placed
+                                    && placed.parent().equals(fault.node()))
+                        .map(Map.Entry::getKey)
+                        .toList(),
+                    "full " + fault.node(),
+                    Set.of(Settlement.TAKE)));
+  }
+
+  private void shape(Collection<LocalKey> keys, String id, Set<Settlement> choices) {
+    if (keys.isEmpty()) {
+      return;
+    }
+    List<LocalKey> list = List.copyOf(keys);
+    list.forEach(key -> verdicts.put(key, Verdict.SHAPE));
+    questions.put(
+        id,
+        new Question(
+            id,
+            Verdict.SHAPE,
+            list.get(0).node(),
+            list,
+            first.value(list.get(0)),
+            Optional.ofNullable(placement.changes().get(list.get(0))),
+            last.value(list.get(0)),
+            choices));
+  }
+
+  private void ask(LocalKey key, Verdict verdict) {
+    Optional<LocalValue> page = Optional.ofNullable(placement.changes().get(key));
+    Set<Settlement> either = Set.of(Settlement.STAY, Settlement.TAKE);
+    if (verdict == Verdict.BOTH) {
+      String id = key.toString();
+      questions.put(
+          id,
+          new Question(
+              id,
+              verdict,
+              key.node(),
+              List.of(key),
+              first.value(key),
+              page,
+              last.value(key),
+              either));
+    } else if (verdict == Verdict.GONE) {
+      NodeId top = topmostGone(key, page);
+      String id = "gone " + top;
+      List<LocalKey> keys =
+          new ArrayList<>(
+              Optional.ofNullable(questions.get(id)).map(Question::keys).orElse(List.of()));
+      keys.add(key);
+      questions.put(
+          id,
+          new Question(
+              id,
+              verdict,
+              top,
+              keys,
+              keys.size() == 1 ? first.value(key) : Optional.empty(),
+              keys.size() == 1 ? page : Optional.empty(),
+              Optional.empty(),
+              either));
+    }
+  }
+
+  /** One removed subtree is one question: the outermost node that the library took away. */
+  private NodeId topmostGone(LocalKey key, Optional<LocalValue> value) {
+    NodeId gone = key.node();
+    if (isThere(gone) && value.orElseThrow() instanceof LocalValue.PlacedUnder placed) {
+      gone = placed.parent();
+    }
+    Optional<NodeId> parent = first.parent(gone);
+    while (parent.isPresent() && !last.has(parent.get())) {
+      gone = parent.get();
+      parent = first.parent(gone);
+    }
+    return gone;
+  }
+
+  /** Where a fixed part became a slot, the words shown up to then become the filling. */
+  private SortedMap<LocalKey, LocalValue> fillingsToWrite() {
+    SortedMap<LocalKey, LocalValue> written = new TreeMap<>();
+    for (Node node : last.nodes()) {
+      for (String field : node.slots()) {
+        LocalKey key = new LocalKey(node.id(), Aspect.content(field));
+        if (!placement.changes().containsKey(key)) {
+          fixedBeforeSlot(key).ifPresent(value -> written.put(key, value));
+        }
+      }
+    }
+    return written;
+  }
+
+  private Optional<LocalValue> fixedBeforeSlot(LocalKey key) {
+    int at = chain.size() - 1;
+    while (at >= 0 && chain.get(at).isSlot(key)) {
+      at--;
+    }
+    return at < 0 ? Optional.empty() : chain.get(at).value(key);
+  }
+}

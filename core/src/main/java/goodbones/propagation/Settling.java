@@ -1,0 +1,164 @@
+package goodbones.propagation;
+
+import goodbones.document.Aspect;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.library.Overlay;
+import goodbones.library.RevisionIndex;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.UUID;
+
+/** Makes the placement that the verdicts and the decisions lead to. */
+final class Settling {
+  private final String seed;
+  private final Placement placement;
+  private final Node first;
+  private final Node shownBefore;
+  private final RevisionIndex last;
+  private final Map<NodeId, NodeId> parentsBefore;
+  private final SortedMap<LocalKey, Verdict> verdicts;
+  private final List<Question> questions;
+  private final SortedMap<LocalKey, LocalValue> written;
+
+  /**
+   * @param seed what makes the ids of nodes that are kept unique to this placement and step
+   */
+  Settling(
+      String seed,
+      Placement placement,
+      Node first,
+      RevisionIndex last,
+      Map<NodeId, NodeId> parentsBefore,
+      SortedMap<LocalKey, Verdict> verdicts,
+      List<Question> questions,
+      SortedMap<LocalKey, LocalValue> written) {
+    this.seed = seed;
+    this.placement = placement;
+    this.first = first;
+    this.shownBefore = Overlay.show(first, placement);
+    this.last = last;
+    this.parentsBefore = parentsBefore;
+    this.verdicts = verdicts;
+    this.questions = questions;
+    this.written = written;
+  }
+
+  Settling restrictedTo(SortedMap<LocalKey, Verdict> fewerVerdicts, List<Question> fewerQuestions) {
+    return new Settling(
+        seed,
+        placement,
+        first,
+        last,
+        parentsBefore,
+        fewerVerdicts,
+        fewerQuestions,
+        new TreeMap<>());
+  }
+
+  /** Every question must be settled. */
+  Placement settle(Map<String, Settlement> decisions) {
+    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
+    changes.keySet().removeIf(key -> verdicts.get(key) == Verdict.ABSORBED);
+    changes.putAll(written);
+    Map<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
+    for (Question question : questions) {
+      boolean take = decisions.get(question.id()) == Settlement.TAKE;
+      if (take) {
+        question.keys().forEach(changes::remove);
+      } else if (question.verdict() == Verdict.GONE) {
+        keepAsOwn(question, changes, order);
+      } else if (question.verdict() == Verdict.SHAPE && question.id().equals("loop")) {
+        breakLoop(changes);
+      }
+    }
+    return placement.withChanges(changes).withOrder(order).withPin(Optional.empty());
+  }
+
+  /**
+   * The removed subtree, as it was shown, becomes the placement's own under its nearest ancestor
+   * that is still there; its local changes are part of it from then on. Nodes that the library
+   * moved elsewhere are left out of it.
+   */
+  private void keepAsOwn(
+      Question question, SortedMap<LocalKey, LocalValue> changes, Map<NodeId, List<NodeId>> order) {
+    NodeId top = question.node();
+    NodeId home = survivor(top);
+    Optional<Node> shown = shownBefore.find(top);
+    Set<NodeId> copied = new HashSet<>();
+    if (shown.isPresent()) {
+      Node copy = withoutSurvivors(shown.get(), copied).mapIds(this::fresh);
+      changes.put(
+          new LocalKey(copy.id(), Aspect.PLACED),
+          new LocalValue.PlacedUnder(home, Optional.of(copy)));
+      order.put(home, orderWithCopy(home, top, copy.id()));
+    }
+    for (LocalKey key : question.keys()) {
+      LocalValue value = changes.remove(key);
+      if (value instanceof LocalValue.PlacedUnder placed && !copied.contains(key.node())) {
+        NodeId parent = copied.contains(placed.parent()) ? fresh(placed.parent()) : home;
+        changes.put(key, new LocalValue.PlacedUnder(parent, placed.inserted()));
+      }
+    }
+  }
+
+  private NodeId survivor(NodeId gone) {
+    Set<NodeId> climbed = new HashSet<>();
+    NodeId at = parentsBefore.get(gone);
+    while (at != null && climbed.add(at)) {
+      if (last.has(at)) {
+        return at;
+      }
+      at = parentsBefore.get(at);
+    }
+    return last.root().id();
+  }
+
+  private Node withoutSurvivors(Node node, Set<NodeId> copied) {
+    copied.add(node.id());
+    return node.withChildren(
+        node.children().stream()
+            .filter(child -> !last.has(child.id()))
+            .map(child -> withoutSurvivors(child, copied))
+            .toList());
+  }
+
+  private List<NodeId> orderWithCopy(NodeId home, NodeId original, NodeId copy) {
+    List<NodeId> ids = new ArrayList<>();
+    shownBefore.find(home).ifPresent(node -> node.children().forEach(child -> ids.add(child.id())));
+    int at = ids.indexOf(original);
+    if (at >= 0) {
+      ids.set(at, copy);
+    } else {
+      ids.add(copy);
+    }
+    return ids;
+  }
+
+  /** Ids are never reused, and the same settlement gives the same ids. */
+  private NodeId fresh(NodeId id) {
+    byte[] name = (seed + "\n" + id).getBytes(StandardCharsets.UTF_8);
+    return NodeId.of(UUID.nameUUIDFromBytes(name).toString());
+  }
+
+  /** The page's structure holds: what the library moved on the loop goes back to where it was. */
+  private void breakLoop(SortedMap<LocalKey, LocalValue> changes) {
+    for (NodeId id : Overlay.loops(last.root(), placement.withChanges(changes))) {
+      LocalKey key = new LocalKey(id, Aspect.PLACED);
+      NodeId before = parentsBefore.get(id);
+      if (!changes.containsKey(key) && before != null && (last.has(before))) {
+        changes.put(key, new LocalValue.PlacedUnder(before, Optional.empty()));
+      }
+    }
+  }
+}

@@ -1,0 +1,174 @@
+package goodbones.propagation;
+
+import goodbones.document.Kind;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Pin;
+import goodbones.document.Placement;
+import goodbones.library.Library;
+import goodbones.library.Revision;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
+
+/**
+ * Plans taking a rollout back at a site.
+ *
+ * <p>What stood after the rollout, what stands now and what stood before are merged by key: where
+ * nobody edited since, what stood before comes back; an edit made since stays. Where both differ,
+ * or an edit since is for a node that the older revision does not have, there is a question: stay
+ * with what stands now (for something gone, as the page's own), or take what stood before.
+ */
+public final class TakeBack {
+  private final Library library;
+  private final Rollout rollout;
+
+  public TakeBack(Library library, Rollout rollout) {
+    this.library = library;
+    this.rollout = rollout;
+  }
+
+  /** What taking back would do at one placement. */
+  public record Step(
+      String siteId,
+      String pageId,
+      NodeId placementId,
+      Placement now,
+      Rebased merged,
+      List<Question> questions) {
+    public Step {
+      questions = List.copyOf(questions);
+    }
+
+    /**
+     * @param decisions a settlement for each question
+     * @throws IllegalArgumentException if a question is left open
+     */
+    public Placement after(Map<String, Settlement> decisions) {
+      for (Question question : questions) {
+        if (!decisions.containsKey(question.id())) {
+          throw new IllegalArgumentException("“" + question.id() + "” is not decided");
+        }
+      }
+      Placement settled = merged.settled(decisions);
+      SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(settled.changes());
+      for (Question question : questions) {
+        if (question.verdict() == Verdict.BOTH && decisions.get(question.id()) == Settlement.TAKE) {
+          LocalKey key = question.keys().get(0);
+          question.library().ifPresentOrElse(v -> changes.put(key, v), () -> changes.remove(key));
+        }
+      }
+      return settled.withChanges(changes).withPin(merged.before().pin());
+    }
+  }
+
+  /**
+   * @return a step for every placement of the piece at a site that the rollout reached
+   */
+  public List<Step> plan(SiteNow site) {
+    Map<NodeId, Rollout.WrittenStep> written = new HashMap<>();
+    rollout.written().forEach(step -> written.put(step.placementId(), step));
+    List<Step> steps = new ArrayList<>();
+    for (SiteNow.PageNow page : site.pages()) {
+      page.root()
+          .walk(
+              node -> {
+                if (node.kind() == Kind.PLACEMENT
+                    && node.placement().orElseThrow().pieceId().equals(rollout.pieceId())) {
+                  steps.add(step(site, page.pageId(), node, written.get(node.id())));
+                }
+              });
+    }
+    return steps;
+  }
+
+  private Step step(
+      SiteNow site,
+      String pageId,
+      Node node,
+      Rollout.@org.jspecify.annotations.Nullable WrittenStep written) {
+    Placement now = node.placement().orElseThrow();
+    Placement before = written == null ? now : written.before();
+    Placement after = written == null ? now : written.after();
+    List<Question> questions = new ArrayList<>();
+    Placement merged = merge(after, now, before, questions);
+    int from = rollout.revision();
+    int to = rollout.before(site.siteId()).orElse(from);
+    boolean pinned = merged.pin().isPresent();
+    List<Node> chain = pinned ? chain(from, from) : chain(from, to);
+    Rebased rebased = goneOnly(Rebase.of(node.id(), merged, from, chain), before);
+    questions.addAll(rebased.questions());
+    return new Step(site.siteId(), pageId, node.id(), now, rebased, questions);
+  }
+
+  /** Only what is gone asks, and only if it was edited since; all else comes back as it was. */
+  private static Rebased goneOnly(Rebased rebased, Placement before) {
+    List<Question> gone =
+        rebased.questions().stream()
+            .filter(q -> q.verdict() == Verdict.GONE)
+            .filter(q -> q.keys().stream().anyMatch(k -> !before.changes().containsKey(k)))
+            .toList();
+    SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
+    rebased.verdicts().keySet().forEach(key -> verdicts.put(key, Verdict.STANDS));
+    gone.forEach(q -> q.keys().forEach(key -> verdicts.put(key, Verdict.GONE)));
+    return rebased.restrictedTo(verdicts, gone);
+  }
+
+  private static Placement merge(
+      Placement after, Placement now, Placement before, List<Question> questions) {
+    Set<LocalKey> keys = new TreeSet<>(now.changes().keySet());
+    keys.addAll(before.changes().keySet());
+    keys.addAll(after.changes().keySet());
+    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>();
+    for (LocalKey key : keys) {
+      Optional<LocalValue> a = Optional.ofNullable(after.changes().get(key));
+      Optional<LocalValue> n = Optional.ofNullable(now.changes().get(key));
+      Optional<LocalValue> b = Optional.ofNullable(before.changes().get(key));
+      if (!n.equals(a) && !a.equals(b) && !n.equals(b)) {
+        questions.add(
+            new Question(
+                "since " + key,
+                Verdict.BOTH,
+                key.node(),
+                List.of(key),
+                a,
+                n,
+                b,
+                Set.of(Settlement.STAY, Settlement.TAKE)));
+      }
+      (n.equals(a) ? b : n).ifPresent(value -> changes.put(key, value));
+    }
+    Map<NodeId, List<NodeId>> order = new TreeMap<>(now.order());
+    Set<NodeId> parents = new TreeSet<>(now.order().keySet());
+    parents.addAll(before.order().keySet());
+    for (NodeId parent : parents) {
+      List<NodeId> n = now.order().getOrDefault(parent, List.of());
+      if (n.equals(after.order().getOrDefault(parent, List.of()))) {
+        List<NodeId> b = before.order().getOrDefault(parent, List.of());
+        order.put(parent, b);
+        if (b.isEmpty()) {
+          order.remove(parent);
+        }
+      }
+    }
+    Optional<Pin> pin = now.pin().equals(after.pin()) ? before.pin() : now.pin();
+    return now.withChanges(changes).withOrder(order).withPin(pin);
+  }
+
+  private List<Node> chain(int from, int to) {
+    int step = from <= to ? 1 : -1;
+    return IntStream.iterate(from, n -> n != to + step, n -> n + step)
+        .mapToObj(number -> library.revision(rollout.pieceId(), number))
+        .map(Revision::root)
+        .toList();
+  }
+}

@@ -1,0 +1,214 @@
+package goodbones.render;
+
+import goodbones.document.Catalogue;
+import goodbones.document.Device;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.document.State;
+import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
+import goodbones.style.Candidate;
+import goodbones.style.Cascade;
+import goodbones.style.Finishes;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.function.UnaryOperator;
+
+/**
+ * Flattens the first two steps of the cascade for one node into CSS: longhands only, what all
+ * devices share first, then one rule for each device in exclusive ranges, states after.
+ */
+final class Declarations {
+  private final Cascade cascade;
+  private final Finishes finishes;
+  private final SortedMap<String, String> tokens;
+  private final UnaryOperator<String> pictureUrl;
+
+  /**
+   * @param tokens receives the custom properties that the declarations use
+   */
+  Declarations(
+      Cascade cascade,
+      Finishes finishes,
+      SortedMap<String, String> tokens,
+      UnaryOperator<String> pictureUrl) {
+    this.cascade = cascade;
+    this.finishes = finishes;
+    this.tokens = tokens;
+    this.pictureUrl = pictureUrl;
+  }
+
+  /** A place in a row: the row, and the column's index among its siblings. */
+  record Track(Node row, int index) {}
+
+  /**
+   * The rules of a node with {@code &} in place of its selector.
+   *
+   * @return empty text if the node needs none
+   */
+  String rules(Node node, Optional<Track> track) {
+    Map<Device, Map<String, String>> normal = new EnumMap<>(Device.class);
+    for (Device device : Device.values()) {
+      normal.put(device, normal(node, device, track));
+    }
+    StringBuilder css = new StringBuilder(split("&", normal));
+    for (State state : List.of(State.CURRENT, State.HOVER, State.FOCUS)) {
+      if (Catalogue.states(node.kind()).contains(state)) {
+        Map<Device, Map<String, String>> differing = new EnumMap<>(Device.class);
+        for (Device device : Device.values()) {
+          differing.put(device, state(node, device, state));
+        }
+        css.append(split(selector(state), differing));
+      }
+    }
+    return css.toString();
+  }
+
+  private static String selector(State state) {
+    return switch (state) {
+      case CURRENT -> "&[aria-current]";
+      case HOVER -> "&:hover";
+      case FOCUS -> "&:focus-visible";
+      case NORMAL -> "&";
+    };
+  }
+
+  private String split(String selector, Map<Device, Map<String, String>> byDevice) {
+    Map<String, String> shared =
+        new LinkedHashMap<>(Objects.requireNonNull(byDevice.get(Device.DESKTOP)));
+    byDevice.values().forEach(m -> shared.entrySet().retainAll(m.entrySet()));
+    StringBuilder css = new StringBuilder(block(selector, shared));
+    byDevice.forEach(
+        (device, declarations) -> {
+          Map<String, String> own = new LinkedHashMap<>(declarations);
+          own.keySet().removeAll(shared.keySet());
+          String block = block(selector, own);
+          if (!block.isEmpty()) {
+            css.append("@media ").append(range(device)).append('{').append(block).append('}');
+          }
+        });
+    return css.toString();
+  }
+
+  private static String block(String selector, Map<String, String> declarations) {
+    if (declarations.isEmpty()) {
+      return "";
+    }
+    StringBuilder css = new StringBuilder(selector).append('{');
+    declarations.forEach((name, value) -> css.append(name).append(':').append(value).append(';'));
+    css.setCharAt(css.length() - 1, '}');
+    return css.toString();
+  }
+
+  private String range(Device device) {
+    int tablet = finishes.tabletLimit() + 1;
+    int phone = finishes.phoneLimit() + 1;
+    return switch (device) {
+      case DESKTOP -> "(width >= " + tablet + "px)";
+      case TABLET -> "(" + phone + "px <= width < " + tablet + "px)";
+      case PHONE -> "(width < " + phone + "px)";
+    };
+  }
+
+  private Map<String, String> normal(Node node, Device device, Optional<Track> track) {
+    Map<String, String> css = new LinkedHashMap<>();
+    if (node.hiddenOn().contains(device)) {
+      css.put("display", "none");
+      return css;
+    }
+    for (StyleProperty property : Catalogue.styles(node.kind())) {
+      cascade
+          .declared(node, property, device, State.NORMAL)
+          .ifPresent(c -> declare(node, property, value(c), css));
+    }
+    background(node, css);
+    track.ifPresent(t -> css.put("grid-column", "span " + span(t, device) + " / auto"));
+    return css;
+  }
+
+  private Map<String, String> state(Node node, Device device, State state) {
+    Map<String, String> css = new LinkedHashMap<>();
+    for (StyleProperty property : Catalogue.styles(node.kind())) {
+      Optional<String> normal =
+          cascade.declared(node, property, device, State.NORMAL).map(this::value);
+      Optional<String> here = cascade.declared(node, property, device, state).map(this::value);
+      if (here.isPresent() && !here.equals(normal)) {
+        declare(node, property, here.get(), css);
+      }
+    }
+    return css;
+  }
+
+  private String value(Candidate candidate) {
+    Optional<StyleValue> stored = candidate.value();
+    if (stored.isPresent() && stored.get() instanceof StyleValue.TokenRef) {
+      String name = "--" + candidate.chain().get(0).name().replace('.', '-');
+      tokens.put(name, viewportHeights(candidate.css()));
+      return "var(" + name + ")";
+    }
+    return viewportHeights(candidate.css());
+  }
+
+  /** A canvas unrolls a page to its full height, so it says itself how high a screen is. */
+  private static String viewportHeights(String css) {
+    return css.endsWith("vh")
+        ? "calc(var(--vh,1vh)*" + css.substring(0, css.length() - 2) + ")"
+        : css;
+  }
+
+  private static void declare(
+      Node node, StyleProperty property, String value, Map<String, String> css) {
+    switch (property) {
+      case RADIUS -> {
+        for (String corner : List.of("top-left", "top-right", "bottom-right", "bottom-left")) {
+          css.put("border-" + corner + "-radius", value);
+        }
+      }
+      case RULE_WIDTH -> {
+        css.put("border-top-style", "solid");
+        css.put("border-top-width", value);
+      }
+      case CONTENT_WIDTH -> css.put("grid-template-columns", "minmax(0," + value + ")");
+      case CONTENT_ALIGN ->
+          css.put(node.kind() == Kind.ROW ? "align-items" : "align-content", value);
+      case PLACE -> css.put("justify-self", value);
+      case OVERLAY_COLOR -> css.put("--overlay", value);
+      case COLUMNS -> {
+        // Written at the columns, each with its own span.
+      }
+      default -> css.put(property.key(), value);
+    }
+  }
+
+  private void background(Node node, Map<String, String> css) {
+    String overlay = css.remove("--overlay");
+    List<String> layers = new ArrayList<>();
+    if (overlay != null && !overlay.equals("transparent")) {
+      layers.add("linear-gradient(" + overlay + "," + overlay + ")");
+    }
+    if (node.kind() == Kind.SECTION
+        && node.content().get("picture") instanceof FieldValue.Picture picture) {
+      layers.add("url(\"" + pictureUrl.apply(picture.pictureId()) + "\")");
+    }
+    if (!layers.isEmpty()) {
+      css.put("background-image", String.join(",", layers));
+    }
+  }
+
+  private int span(Track track, Device device) {
+    Optional<Candidate> columns =
+        cascade.declared(track.row(), StyleProperty.COLUMNS, device, State.NORMAL);
+    if (columns.isEmpty()) {
+      return Math.max(1, 12 / Math.max(1, track.row().children().size()));
+    }
+    String[] spans = columns.get().css().split(" ");
+    return Integer.parseInt(spans[track.index() % spans.length]);
+  }
+}

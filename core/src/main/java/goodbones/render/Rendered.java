@@ -1,0 +1,21 @@
+package goodbones.render;
+
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.SortedSet;
+
+/**
+ * A rendered page, in parts, so that a site's pages can share one style sheet.
+ *
+ * @param body the HTML of the body element
+ * @param rules the CSS of each generated class, by class name
+ * @param tokens the custom properties in use: name to value
+ * @param families the font families in use that ship with the application
+ * @param pictures the ids of the pictures in use
+ */
+public record Rendered(
+    String body,
+    SortedMap<String, String> rules,
+    SortedMap<String, String> tokens,
+    SortedSet<String> families,
+    Set<String> pictures) {}

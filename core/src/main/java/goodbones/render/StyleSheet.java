@@ -1,0 +1,61 @@
+package goodbones.render;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * Puts the CSS of rendered pages together: only what they use, the same bytes for the same pages.
+ */
+public final class StyleSheet {
+  /** Brings every kind to a known start; only inheritance is left to the browser. */
+  private static final String RESET =
+      """
+      *,*::before,*::after{box-sizing:border-box}
+      html{-webkit-text-size-adjust:100%;text-size-adjust:100%}
+      body,h1,h2,h3,h4,h5,h6,p{margin:0}
+      h1,h2,h3,h4,h5,h6{font-size:inherit;font-weight:inherit}
+      h1,h2,h3,h4,h5,h6,p,a{min-width:0;overflow-wrap:break-word}
+      a{color:inherit;text-decoration:none}
+      img{display:block;width:100%;height:auto}
+      .section{display:grid;grid-template-columns:minmax(0,1fr);justify-content:center;\
+      background-size:cover;background-position:center}
+      .row{display:grid;grid-template-columns:repeat(12,minmax(0,1fr))}
+      .column{display:grid;grid-template-columns:minmax(0,1fr);align-content:start;min-width:0}
+      .button{display:inline-block}
+      .button:focus-visible{outline:3px solid currentcolor;outline-offset:2px}
+      .picture{object-fit:cover}
+      """;
+
+  private StyleSheet() {}
+
+  /** The style sheet for some rendered pages of one site. */
+  public static String of(List<Rendered> pages, Map<String, String> fontUrls) {
+    TreeMap<String, String> rules = new TreeMap<>();
+    TreeMap<String, String> tokens = new TreeMap<>();
+    TreeSet<String> families = new TreeSet<>();
+    for (Rendered page : pages) {
+      rules.putAll(page.rules());
+      tokens.putAll(page.tokens());
+      families.addAll(page.families());
+    }
+    StringBuilder css = new StringBuilder();
+    for (String family : families) {
+      css.append("@font-face{font-family:\"")
+          .append(family)
+          .append("\";src:url(\"")
+          .append(fontUrls.get(family))
+          .append("\") format(\"woff2\");font-weight:100 900;font-display:swap}\n");
+    }
+    css.append(RESET);
+    if (!tokens.isEmpty()) {
+      css.append(":root{");
+      tokens.forEach((name, value) -> css.append(name).append(':').append(value).append(';'));
+      css.setCharAt(css.length() - 1, '}');
+      css.append('\n');
+    }
+    rules.values().forEach(css::append);
+    return css.toString();
+  }
+}
