@@ -21,7 +21,7 @@ import java.util.Optional;
  * insert edits that insert; one of the outermost node of a placement that removes or moves it
  * removes or moves the placement. All other edits stay as they are.
  */
-public final class LocalEdits {
+final class LocalEdits {
   private final Node stored;
   private final Shown shown;
 
@@ -35,7 +35,7 @@ public final class LocalEdits {
    * @param shown the page as it is shown; edits are aimed at its nodes
    * @throws Refused if the edit makes no sense inside a placement, or its target is not there
    */
-  public static Edit translate(Node stored, Shown shown, Edit edit) {
+  static Edit translate(Node stored, Shown shown, Edit edit) {
     return new LocalEdits(stored, shown).translate(edit);
   }
 

@@ -93,6 +93,7 @@ public final class Rebase {
             placement,
             first.root(),
             last,
+            this::isThere,
             parentsBefore,
             verdicts,
             asked,
@@ -105,7 +106,7 @@ public final class Rebase {
     if (key.aspect() instanceof Aspect.Removed && !last.has(key.node())) {
       return Verdict.ABSORBED;
     }
-    if (!ours && unseen(key, first, parentsBefore) && unseen(key, last, parentsAfter)) {
+    if (unseen(key, first, parentsBefore) && unseen(key, last, parentsAfter)) {
       return Verdict.DORMANT;
     }
     if (!ours && !last.has(key.node())) {
@@ -127,13 +128,20 @@ public final class Rebase {
     return !fixedNow && first.value(key).equals(last.value(key)) ? Verdict.STANDS : Verdict.BOTH;
   }
 
+  /** A node that the library still has, or a local insert's that still has a place to stand. */
   private boolean isThere(NodeId id) {
-    return last.has(id) || inserted.contains(id);
+    Set<NodeId> climbed = new HashSet<>();
+    NodeId at = id;
+    while (at != null && !last.has(at) && inserted.contains(at) && climbed.add(at)) {
+      at = parentsBefore.get(at);
+    }
+    return at != null && last.has(at);
   }
 
   /** Says whether a change has no place in the shown tree: no node, or inside something removed. */
   private boolean unseen(LocalKey key, RevisionIndex revision, Map<NodeId, NodeId> parents) {
-    if (!revision.has(key.node())) {
+    boolean placedHere = inserted.contains(key.node()) && parents.containsKey(key.node());
+    if (!revision.has(key.node()) && !placedHere) {
       return true;
     }
     Set<NodeId> climbed = new HashSet<>();
@@ -161,7 +169,10 @@ public final class Rebase {
 
   private void checkLoops() {
     SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
-    standing.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
+    standing
+        .keySet()
+        .removeIf(
+            key -> verdicts.get(key) == Verdict.GONE || verdicts.get(key) == Verdict.ABSORBED);
     Set<NodeId> looping = Overlay.loops(last.root(), placement.withChanges(standing));
     List<LocalKey> keys =
         standing.keySet().stream()
@@ -277,16 +288,16 @@ public final class Rebase {
     }
   }
 
-  /** One removed subtree is one question: the outermost node that the library took away. */
+  /** One removed subtree, as it was shown, is one question: its outermost node. */
   private NodeId topmostGone(LocalKey key, Optional<LocalValue> value) {
     NodeId gone = key.node();
     if (isThere(gone) && value.orElseThrow() instanceof LocalValue.PlacedUnder placed) {
       gone = placed.parent();
     }
-    Optional<NodeId> parent = first.parent(gone);
-    while (parent.isPresent() && !last.has(parent.get())) {
-      gone = parent.get();
-      parent = first.parent(gone);
+    NodeId parent = parentsBefore.get(gone);
+    while (parent != null && !isThere(parent)) {
+      gone = parent;
+      parent = parentsBefore.get(gone);
     }
     return gone;
   }

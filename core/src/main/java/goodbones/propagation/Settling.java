@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Predicate;
 
 /** Makes the placement that the verdicts and the decisions lead to. */
 final class Settling {
@@ -26,6 +27,7 @@ final class Settling {
   private final Node first;
   private final Node shownBefore;
   private final RevisionIndex last;
+  private final Predicate<NodeId> isThere;
   private final Map<NodeId, NodeId> parentsBefore;
   private final SortedMap<LocalKey, Verdict> verdicts;
   private final List<Question> questions;
@@ -39,6 +41,7 @@ final class Settling {
       Placement placement,
       Node first,
       RevisionIndex last,
+      Predicate<NodeId> isThere,
       Map<NodeId, NodeId> parentsBefore,
       SortedMap<LocalKey, Verdict> verdicts,
       List<Question> questions,
@@ -48,6 +51,7 @@ final class Settling {
     this.first = first;
     this.shownBefore = Overlay.show(first, placement);
     this.last = last;
+    this.isThere = isThere;
     this.parentsBefore = parentsBefore;
     this.verdicts = verdicts;
     this.questions = questions;
@@ -60,6 +64,7 @@ final class Settling {
         placement,
         first,
         last,
+        isThere,
         parentsBefore,
         fewerVerdicts,
         fewerQuestions,
@@ -105,9 +110,10 @@ final class Settling {
     }
     for (LocalKey key : question.keys()) {
       LocalValue value = changes.remove(key);
-      if (value instanceof LocalValue.PlacedUnder placed && !copied.contains(key.node())) {
-        NodeId parent = copied.contains(placed.parent()) ? fresh(placed.parent()) : home;
-        changes.put(key, new LocalValue.PlacedUnder(parent, placed.inserted()));
+      if (value instanceof LocalValue.PlacedUnder placed
+          && copied.contains(placed.parent())
+          && !copied.contains(key.node())) {
+        changes.put(key, new LocalValue.PlacedUnder(fresh(placed.parent()), placed.inserted()));
       }
     }
   }
@@ -116,7 +122,7 @@ final class Settling {
     Set<NodeId> climbed = new HashSet<>();
     NodeId at = parentsBefore.get(gone);
     while (at != null && climbed.add(at)) {
-      if (last.has(at)) {
+      if (isThere.test(at)) {
         return at;
       }
       at = parentsBefore.get(at);

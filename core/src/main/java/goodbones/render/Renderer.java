@@ -121,7 +121,7 @@ public final class Renderer {
       return;
     }
     pictures.add(picture.pictureId());
-    String url = surroundings.pictureUrl().apply(picture.pictureId());
+    String url = surroundings.base() + surroundings.pictureUrl().apply(picture.pictureId());
     open(
         "img",
         node,

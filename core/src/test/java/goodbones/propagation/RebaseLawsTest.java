@@ -1,0 +1,324 @@
+package goodbones.propagation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import goodbones.document.Aspect;
+import goodbones.document.Catalogue;
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.library.Overlay;
+import goodbones.library.RevisionIndex;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+import org.junit.jupiter.api.Test;
+
+/** The laws of showing a newer revision under local changes, on generated trees and edits. */
+class RebaseLawsTest {
+  private static final int SCENES = 2500;
+
+  private static void everyScene(int releases, Consumer<Scene> check) {
+    for (long seed = 1; seed <= SCENES; seed++) {
+      check.accept(new Scene(seed, releases));
+    }
+  }
+
+  private static Rebased rebase(Scene scene, Placement placement, int from, int to) {
+    return Rebase.of(Scene.PLACEMENT, placement, from, scene.revisions.subList(from - 1, to));
+  }
+
+  private static Map<String, Settlement> all(Rebased rebased, Settlement wanted) {
+    Map<String, Settlement> decisions = new HashMap<>();
+    for (Question q : rebased.questions()) {
+      decisions.put(q.id(), q.choices().contains(wanted) ? wanted : Settlement.TAKE);
+    }
+    return decisions;
+  }
+
+  private static Set<String> words(Node tree) {
+    Set<String> words = new HashSet<>();
+    tree.walk(
+        node -> {
+          if (node.content().get("words") instanceof FieldValue.Words w) {
+            words.add(w.text());
+          }
+        });
+    return words;
+  }
+
+  @Test
+  void everyVerdictComesUpAndEveryChangeHasOne() {
+    Map<Verdict, Integer> seen = new EnumMap<>(Verdict.class);
+    everyScene(
+        2,
+        scene -> {
+          Rebased rebased = rebase(scene, scene.placement(), 1, 3);
+          assertThat(rebased.verdicts().keySet())
+              .as("seed %d", scene.seed)
+              .isEqualTo(scene.placement().changes().keySet());
+          rebased.verdicts().values().forEach(v -> seen.merge(v, 1, Integer::sum));
+          Set<LocalKey> asked = new HashSet<>();
+          rebased.questions().forEach(q -> asked.addAll(q.keys()));
+          rebased
+              .verdicts()
+              .forEach(
+                  (key, verdict) ->
+                      assertThat(asked.contains(key))
+                          .as("seed %d, %s is %s", scene.seed, key, verdict)
+                          .isEqualTo(verdict.asks()));
+        });
+    assertThat(seen).containsOnlyKeys(Verdict.values());
+  }
+
+  @Test
+  void nothingIsLost() {
+    everyScene(
+        2,
+        scene -> {
+          Placement before = scene.placement();
+          Rebased rebased = rebase(scene, before, 1, 3);
+          Placement after = rebased.settled(all(rebased, Settlement.STAY));
+          Set<String> kept = new HashSet<>(words(Overlay.show(scene.revisions.get(2), after)));
+          after.changes().values().forEach(value -> kept.addAll(wordsOf(value)));
+          before
+              .changes()
+              .forEach(
+                  (key, value) -> {
+                    boolean listed =
+                        rebased.verdicts().get(key) == Verdict.ABSORBED
+                            || rebased.questions().stream()
+                                .anyMatch(
+                                    q ->
+                                        q.keys().contains(key)
+                                            && !q.choices().contains(Settlement.STAY));
+                    assertThat(listed || kept.containsAll(wordsOf(value)))
+                        .as("seed %d: %s = %s", scene.seed, key, value)
+                        .isTrue();
+                  });
+        });
+  }
+
+  private static Set<String> wordsOf(LocalValue value) {
+    if (value instanceof LocalValue.ContentIs is && is.value() instanceof FieldValue.Words w) {
+      return Set.of(w.text());
+    }
+    if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {
+      return words(placed.inserted().get());
+    }
+    return Set.of();
+  }
+
+  @Test
+  void theSameRevisionChangesNothing() {
+    everyScene(
+        0,
+        scene -> {
+          Node only = scene.revisions.get(0);
+          Rebased rebased = Rebase.of(Scene.PLACEMENT, scene.placement(), 1, List.of(only, only));
+          assertThat(rebased.questions()).as("seed %d", scene.seed).isEmpty();
+          assertThat(rebased.settled(Map.of()))
+              .as("seed %d", scene.seed)
+              .isEqualTo(scene.placement());
+        });
+  }
+
+  @Test
+  void whatThePageDidNotTouchIsTheLibrarys() {
+    everyScene(
+        2,
+        scene -> {
+          Rebased rebased = rebase(scene, scene.placement(), 1, 3);
+          for (Settlement settlement : Settlement.values()) {
+            Placement after = rebased.settled(all(rebased, settlement));
+            Node library = scene.revisions.get(2);
+            RevisionIndex index = new RevisionIndex(library);
+            Set<NodeId> changed = new HashSet<>();
+            Set<NodeId> placed = new HashSet<>();
+            after
+                .changes()
+                .forEach(
+                    (key, value) -> {
+                      (key.aspect() instanceof Aspect.Placed ? placed : changed).add(key.node());
+                    });
+            Overlay.show(library, after)
+                .walk(
+                    node -> {
+                      if (!index.has(node.id())) {
+                        return;
+                      }
+                      Node original = index.node(node.id()).orElseThrow();
+                      if (!changed.contains(node.id())) {
+                        assertThat(node.withChildren(List.of()))
+                            .as("seed %d", scene.seed)
+                            .isEqualTo(original.withChildren(List.of()));
+                      }
+                      List<NodeId> here =
+                          node.children().stream()
+                              .map(Node::id)
+                              .filter(id -> !placed.contains(id))
+                              .toList();
+                      List<NodeId> there =
+                          original.children().stream()
+                              .map(Node::id)
+                              .filter(here::contains)
+                              .toList();
+                      assertThat(here).as("seed %d", scene.seed).isEqualTo(there);
+                    });
+          }
+        });
+  }
+
+  @Test
+  void everyChangeThatStandsHolds() {
+    everyScene(
+        2,
+        scene -> {
+          Rebased rebased = rebase(scene, scene.placement(), 1, 3);
+          Placement after = rebased.settled(all(rebased, Settlement.STAY));
+          Node shown = Overlay.show(scene.revisions.get(2), after);
+          RevisionIndex index = new RevisionIndex(shown);
+          Map<NodeId, NodeId> parents = Overlay.parents(scene.revisions.get(2), after);
+          rebased
+              .verdicts()
+              .forEach(
+                  (key, verdict) -> {
+                    LocalValue value = scene.placement().changes().get(key);
+                    if (verdict == Verdict.STANDS && index.has(key.node())) {
+                      if (value instanceof LocalValue.PlacedUnder placed) {
+                        assertThat(index.parent(key.node())).contains(placed.parent());
+                      } else {
+                        assertThat(index.value(key))
+                            .as("seed %d, %s", scene.seed, key)
+                            .contains(value);
+                      }
+                    } else if (verdict == Verdict.STANDS) {
+                      assertThat(insideRemoved(key.node(), parents, after))
+                          .as("seed %d, %s is not shown", scene.seed, key)
+                          .isTrue();
+                    }
+                  });
+        });
+  }
+
+  private static boolean insideRemoved(
+      NodeId id, Map<NodeId, NodeId> parents, Placement placement) {
+    NodeId at = id;
+    while (at != null) {
+      if (placement.changes().containsKey(new LocalKey(at, Aspect.REMOVED))) {
+        return true;
+      }
+      at = parents.get(at);
+    }
+    return false;
+  }
+
+  @Test
+  void inStepsOrAtOnceIsTheSameWhenNeitherAsks() {
+    int[] compared = {0};
+    everyScene(
+        2,
+        scene -> {
+          Rebased once = rebase(scene, scene.placement(), 1, 3);
+          Rebased first = rebase(scene, scene.placement(), 1, 2);
+          if (!once.questions().isEmpty() || !first.questions().isEmpty()) {
+            return;
+          }
+          Rebased second = rebase(scene, first.settled(Map.of()), 2, 3);
+          if (!second.questions().isEmpty()) {
+            return;
+          }
+          compared[0]++;
+          assertThat(second.settled(Map.of()))
+              .as("seed %d", scene.seed)
+              .isEqualTo(once.settled(Map.of()));
+        });
+    assertThat(compared[0]).isGreaterThan(SCENES / 4);
+  }
+
+  @Test
+  void whatComesOutIsADocumentThatTheCatalogueAllows() {
+    everyScene(
+        2,
+        scene -> {
+          Rebased rebased = rebase(scene, scene.placement(), 1, 3);
+          for (Settlement settlement : Settlement.values()) {
+            Placement after = rebased.settled(all(rebased, settlement));
+            Node shown = Overlay.show(scene.revisions.get(2), after);
+            assertThat(Catalogue.faults(shown)).as("seed %d", scene.seed).isEmpty();
+            assertThat(Overlay.loops(scene.revisions.get(2), after))
+                .as("seed %d, %s", scene.seed, settlement)
+                .isEmpty();
+          }
+        });
+  }
+
+  @Test
+  void anOpenQuestionPinsThePlacementAndChangesNothingElse() {
+    everyScene(
+        2,
+        scene -> {
+          Rebased rebased = rebase(scene, scene.placement(), 1, 3);
+          if (!rebased.questions().isEmpty()) {
+            Placement pinned = rebased.settled(Map.of());
+            assertThat(pinned.pin().orElseThrow().revision()).isEqualTo(1);
+            assertThat(pinned.changes()).isEqualTo(scene.placement().changes());
+          }
+        });
+  }
+
+  @Test
+  void changesThatShareNoNodeCommute() {
+    for (long seed = 1; seed <= 1500; seed++) {
+      Scene scene = new Scene(seed, 0);
+      Node start = scene.page;
+      var shown = scene.shown(start, 1).root();
+      var one = scene.trees.edit(shown, n -> n.id().isInside(), false);
+      var two = scene.trees.edit(shown, n -> n.id().isInside(), false);
+      if (!(one instanceof goodbones.document.Edit.SetStyle a)
+          || !(two instanceof goodbones.document.Edit.SetContent b)
+          || a.node().equals(b.node())) {
+        continue;
+      }
+      try {
+        Node ab = scene.applied(scene.applied(start, 1, a), 1, b);
+        Node ba = scene.applied(scene.applied(start, 1, b), 1, a);
+        assertThat(ab).as("seed %d", seed).isEqualTo(ba);
+      } catch (goodbones.document.Refused refused) {
+        // One of them has no such field or property.
+      }
+    }
+  }
+
+  @Test
+  void applyThenTakeBackIsTheIdentityOnWhatIsStored() {
+    everyScene(
+        2,
+        scene -> {
+          for (Settlement settlement : Settlement.values()) {
+            Rebased rebased = rebase(scene, scene.placement(), 1, 3);
+            Placement before = scene.placement();
+            Placement after = rebased.settled(all(rebased, settlement));
+            Rollout rollout =
+                new Rollout(
+                    Scene.PIECE,
+                    3,
+                    List.of(new Rollout.AdoptedStep("site", 1, 3)),
+                    List.of(
+                        new Rollout.WrittenStep("site", "page", Scene.PLACEMENT, before, after)));
+            List<TakeBack.Step> steps =
+                new TakeBack(scene.library(), rollout).plan(Sites.of(scene.with(after), 3));
+            assertThat(steps).hasSize(1);
+            assertThat(steps.get(0).questions()).as("seed %d", scene.seed).isEmpty();
+            assertThat(steps.get(0).after(Map.of())).as("seed %d", scene.seed).isEqualTo(before);
+          }
+        });
+  }
+}

@@ -1,0 +1,133 @@
+package goodbones.testing;
+
+import goodbones.document.Catalogue;
+import goodbones.document.Device;
+import goodbones.document.Edit;
+import goodbones.document.Editor;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Refused;
+import goodbones.document.State;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/** Seeded generator of sections and of edits on them. The same seed gives the same things. */
+public final class Trees {
+  private static final List<StyleProperty> STYLED =
+      List.of(
+          StyleProperty.FONT_SIZE,
+          StyleProperty.PADDING_TOP,
+          StyleProperty.RADIUS,
+          StyleProperty.COLOR,
+          StyleProperty.MARGIN_TOP);
+  private final Random random;
+  private final String prefix;
+  private int next;
+
+  public Trees(long seed, String prefix) {
+    this.random = new Random(seed);
+    this.prefix = prefix;
+  }
+
+  public Random random() {
+    return random;
+  }
+
+  private NodeId freshId() {
+    return NodeId.of(prefix + next++);
+  }
+
+  public Node section() {
+    Node section = Node.of(freshId(), Kind.SECTION, "");
+    List<Node> children = new ArrayList<>();
+    for (int i = 0; i <= random.nextInt(3); i++) {
+      children.add(random.nextInt(3) > 0 ? row(2) : element());
+    }
+    return section.withChildren(children);
+  }
+
+  private Node row(int depth) {
+    List<Node> columns = new ArrayList<>();
+    for (int i = 0; i <= random.nextInt(3); i++) {
+      columns.add(column(depth));
+    }
+    return Node.of(freshId(), Kind.ROW, "").withChildren(columns);
+  }
+
+  private Node column(int depth) {
+    List<Node> children = new ArrayList<>();
+    for (int i = 0; i < random.nextInt(3); i++) {
+      children.add(depth > 1 && random.nextInt(3) == 0 ? row(depth - 1) : element());
+    }
+    return Node.of(freshId(), Kind.COLUMN, "").withChildren(children);
+  }
+
+  private Node element() {
+    Kind kind = pick(List.of(Kind.HEADING, Kind.TEXT, Kind.LABEL, Kind.BUTTON));
+    return Node.of(freshId(), kind, "").withContent("words", new FieldValue.Words(word()));
+  }
+
+  private String word() {
+    return "w" + random.nextInt(6);
+  }
+
+  private <T> T pick(List<T> items) {
+    return items.get(random.nextInt(items.size()));
+  }
+
+  /** A random edit on what is shown; it may be refused. */
+  public Edit edit(Node shown, Predicate<Node> target, boolean slots) {
+    List<Node> targets = shown.all().stream().filter(target).toList();
+    Node node = pick(targets);
+    switch (random.nextInt(slots ? 10 : 9)) {
+      case 0, 1:
+        return new Edit.SetContent(node.id(), "words", Optional.of(new FieldValue.Words(word())));
+      case 2, 3:
+        StyleKey key = new StyleKey(pick(STYLED), pick(List.of(Device.values())), State.NORMAL);
+        StyleValue value =
+            key.property() == StyleProperty.COLOR
+                ? StyleValue.literal("#00000" + random.nextInt(4))
+                : StyleValue.literal(random.nextInt(4) + "px");
+        return new Edit.SetStyle(
+            node.id(), key, random.nextInt(4) == 0 ? Optional.empty() : Optional.of(value));
+      case 4:
+        return new Edit.SetVisibility(
+            node.id(), random.nextBoolean() ? Set.of() : Set.of(pick(List.of(Device.values()))));
+      case 5:
+        return new Edit.Remove(node.id());
+      case 6, 7:
+        return new Edit.Move(node.id(), pick(targets).id(), random.nextInt(3));
+      case 8:
+        Node parent = pick(targets);
+        Node child =
+            Catalogue.mayHold(parent.kind(), Kind.COLUMN)
+                ? column(1)
+                : random.nextInt(3) == 0 ? row(1) : element();
+        return new Edit.Insert(parent.id(), random.nextInt(3), child);
+      default:
+        return new Edit.SetSlot(node.id(), "words", random.nextBoolean());
+    }
+  }
+
+  /** The tree after some random edits that were not refused. */
+  public Node edited(Node root, int edits) {
+    Node now = root;
+    for (int i = 0; i < edits; i++) {
+      try {
+        now = Editor.apply(now, edit(now, node -> true, true)).root();
+      } catch (Refused refused) {
+        // A refused edit changes nothing.
+      }
+    }
+    return now;
+  }
+}

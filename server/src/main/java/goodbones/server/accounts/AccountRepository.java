@@ -1,0 +1,5 @@
+package goodbones.server.accounts;
+
+import org.springframework.data.repository.CrudRepository;
+
+interface AccountRepository extends CrudRepository<Account, String> {}

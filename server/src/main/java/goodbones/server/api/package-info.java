@@ -1,0 +1,5 @@
+/** How the API is described. */
+@NullMarked
+package goodbones.server.api;
+
+import org.jspecify.annotations.NullMarked;

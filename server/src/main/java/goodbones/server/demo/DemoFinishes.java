@@ -1,0 +1,221 @@
+package goodbones.server.demo;
+
+import goodbones.document.Kind;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
+import goodbones.style.Finishes;
+import goodbones.style.Token;
+import goodbones.style.TokenType;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** The house's finishes of Purlin & Daughters, and what each client has of its own. */
+final class DemoFinishes {
+  private DemoFinishes() {}
+
+  private static Token token(
+      String id, String name, TokenType type, String value, String description) {
+    return new Token(id, name, type, StyleValue.parse(value), description);
+  }
+
+  static Finishes house() {
+    return new Finishes(1, tokens(), List.of(), defaults(), 1023, 639);
+  }
+
+  private static List<Token> tokens() {
+    return List.of(
+        token("t-text", "color.text", TokenType.COLOR, "#22282b", "Running text"),
+        token("t-ground", "color.background", TokenType.COLOR, "#ffffff", "Behind everything"),
+        token("t-surface", "color.surface", TokenType.COLOR, "#eef2f1", "Bands set off by a tint"),
+        token("t-accent", "color.accent", TokenType.COLOR, "#1f6f63", "Buttons and rules"),
+        token(
+            "t-accent-deep",
+            "color.accent.deep",
+            TokenType.COLOR,
+            "#16534a",
+            "A button under the pointer"),
+        token("t-on-accent", "color.on.accent", TokenType.COLOR, "#ffffff", "Words on the accent"),
+        token(
+            "t-overlay",
+            "color.overlay",
+            TokenType.COLOR,
+            "rgb(16 30 40 / 55%)",
+            "Over pictures, so that words read"),
+        token(
+            "t-on-picture", "color.on.picture", TokenType.COLOR, "#ffffff", "Words over pictures"),
+        token("t-small", "color.label", TokenType.COLOR, "{t-accent}", "Small labels"),
+        token(
+            "t-heading-font",
+            "font.heading",
+            TokenType.FONT_FAMILY,
+            "Literata, Georgia, serif",
+            "Headings"),
+        token(
+            "t-body-font",
+            "font.body",
+            TokenType.FONT_FAMILY,
+            "Source Sans 3, Arial, sans-serif",
+            "Running text"),
+        token(
+            "t-label-font",
+            "font.label",
+            TokenType.FONT_FAMILY,
+            "{t-body-font}",
+            "Small labels and buttons"),
+        token("t-display", "size.display", TokenType.DIMENSION, "60px", "The opening heading"),
+        token(
+            "t-display-phone",
+            "size.display.phone",
+            TokenType.DIMENSION,
+            "38px",
+            "The opening heading on a phone"),
+        token("t-title", "size.heading", TokenType.DIMENSION, "32px", "Headings of sections"),
+        token("t-body-size", "size.text", TokenType.DIMENSION, "18px", "Running text"),
+        token("t-label-size", "size.label", TokenType.DIMENSION, "14px", "Small labels"),
+        token(
+            "t-section-space",
+            "space.section",
+            TokenType.DIMENSION,
+            "88px",
+            "Padding of a section, above and below"),
+        token(
+            "t-section-phone",
+            "space.section.phone",
+            TokenType.DIMENSION,
+            "52px",
+            "The same on a phone"),
+        token("t-gap", "space.gap", TokenType.DIMENSION, "16px", "Between lines in a section"),
+        token(
+            "t-width", "width.content", TokenType.DIMENSION, "1120px", "Greatest width of content"),
+        token("t-radius", "radius.button", TokenType.DIMENSION, "8px", "Corners of buttons"));
+  }
+
+  private static Map<Kind, Map<StyleKey, StyleValue>> defaults() {
+    Map<Kind, Map<StyleKey, StyleValue>> defaults = new LinkedHashMap<>();
+    defaults.put(
+        Kind.PAGE,
+        styles(
+            "font-family",
+            "{t-body-font}",
+            "font-size",
+            "{t-body-size}",
+            "line-height",
+            "1.6",
+            "color",
+            "{t-text}",
+            "background-color",
+            "{t-ground}"));
+    defaults.put(
+        Kind.SECTION,
+        styles(
+            "padding-top",
+            "{t-section-space}",
+            "padding-bottom",
+            "{t-section-space}",
+            "padding-top@phone",
+            "{t-section-phone}",
+            "padding-bottom@phone",
+            "{t-section-phone}",
+            "padding-left",
+            "32px",
+            "padding-right",
+            "32px",
+            "padding-left@phone",
+            "20px",
+            "padding-right@phone",
+            "20px",
+            "content-width",
+            "{t-width}",
+            "row-gap",
+            "{t-gap}"));
+    defaults.put(Kind.ROW, styles("column-gap", "32px", "row-gap", "32px", "columns@phone", "12"));
+    defaults.put(Kind.COLUMN, styles("row-gap", "8px"));
+    defaults.put(
+        Kind.HEADING,
+        styles(
+            "font-family",
+            "{t-heading-font}",
+            "font-size",
+            "{t-title}",
+            "font-weight",
+            "600",
+            "line-height",
+            "1.2"));
+    defaults.put(Kind.TEXT, styles("max-width", "640px"));
+    defaults.put(
+        Kind.LABEL,
+        styles(
+            "font-family",
+            "{t-label-font}",
+            "font-size",
+            "{t-label-size}",
+            "font-weight",
+            "600",
+            "letter-spacing",
+            "1.5px",
+            "text-transform",
+            "uppercase",
+            "color",
+            "{t-small}"));
+    defaults.put(
+        Kind.BUTTON,
+        styles(
+            "font-family",
+            "{t-label-font}",
+            "font-weight",
+            "600",
+            "color",
+            "{t-on-accent}",
+            "background-color",
+            "{t-accent}",
+            "background-color:hover",
+            "{t-accent-deep}",
+            "padding-top",
+            "12px",
+            "padding-bottom",
+            "12px",
+            "padding-left",
+            "24px",
+            "padding-right",
+            "24px",
+            "border-radius",
+            "{t-radius}",
+            "place",
+            "start"));
+    return defaults;
+  }
+
+  private static Map<StyleKey, StyleValue> styles(String... settings) {
+    Map<StyleKey, StyleValue> styles = new LinkedHashMap<>();
+    for (int i = 0; i < settings.length; i += 2) {
+      styles.put(StyleKey.parse(settings[i]), StyleValue.parse(settings[i + 1]));
+    }
+    return styles;
+  }
+
+  static Map<String, String> ferries() {
+    return Map.of(
+        "t-text", "#16303f",
+        "t-surface", "#e8f0f1",
+        "t-accent", "#e2a13a",
+        "t-accent-deep", "#c98722",
+        "t-on-accent", "#1c2a33",
+        "t-overlay", "rgb(11 38 56 / 50%)",
+        "t-small", "#1d6079");
+  }
+
+  static Map<String, String> museum() {
+    return Map.of(
+        "t-text", "#2e241c",
+        "t-surface", "#f3ebdd",
+        "t-accent", "#8a3a22",
+        "t-accent-deep", "#6b2a17",
+        "t-overlay", "rgb(36 24 16 / 62%)",
+        "t-heading-font", "Rokkitt, Rockwell, serif",
+        "t-body-font", "Nunito Sans, Verdana, sans-serif",
+        "t-display", "68px",
+        "t-radius", "3px",
+        "t-small", "{color.accent}");
+  }
+}

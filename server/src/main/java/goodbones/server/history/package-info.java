@@ -1,0 +1,5 @@
+/** Undo and redo, kept with the documents. */
+@NullMarked
+package goodbones.server.history;
+
+import org.jspecify.annotations.NullMarked;

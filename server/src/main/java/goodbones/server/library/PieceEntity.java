@@ -1,0 +1,63 @@
+package goodbones.server.library;
+
+import goodbones.document.Node;
+import goodbones.server.documents.DocumentJson;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+@Entity
+@Table(name = "piece")
+class PieceEntity {
+  @Id private String id = "";
+  private String name = "";
+  private String purpose = "";
+  private int currentRevision;
+  @Lob private @Nullable String draft;
+  @Version private long version;
+
+  protected PieceEntity() {}
+
+  PieceEntity(String id, String name, String purpose) {
+    this.id = id;
+    this.name = name;
+    this.purpose = purpose;
+  }
+
+  String id() {
+    return id;
+  }
+
+  String name() {
+    return name;
+  }
+
+  String purpose() {
+    return purpose;
+  }
+
+  int currentRevision() {
+    return currentRevision;
+  }
+
+  long version() {
+    return version;
+  }
+
+  Optional<Node> draft() {
+    return Optional.ofNullable(draft).map(json -> DocumentJson.read(json, Node.class));
+  }
+
+  void edit(Node root) {
+    draft = DocumentJson.write(root);
+  }
+
+  void released(int revision) {
+    currentRevision = revision;
+    draft = null;
+  }
+}

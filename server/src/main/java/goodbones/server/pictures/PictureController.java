@@ -1,0 +1,50 @@
+package goodbones.server.pictures;
+
+import goodbones.server.problems.BadInput;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+@RestController
+@RequestMapping("/api/pictures")
+class PictureController {
+  private final Pictures pictures;
+
+  PictureController(Pictures pictures) {
+    this.pictures = pictures;
+  }
+
+  @GetMapping
+  List<PictureView> pictures() {
+    return pictures.all();
+  }
+
+  @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  PictureView add(@RequestPart("file") MultipartFile file) throws IOException {
+    if (file.isEmpty()) {
+      throw new BadInput("file", "The file is empty; choose another one");
+    }
+    String name = file.getOriginalFilename();
+    return pictures.add(name == null ? "picture" : name, file.getBytes());
+  }
+
+  @GetMapping("/{id}/file")
+  ResponseEntity<byte[]> file(@PathVariable String id) {
+    Picture picture = pictures.get(id);
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(picture.mediaType()))
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
+        .header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")
+        .body(picture.bytes());
+  }
+}

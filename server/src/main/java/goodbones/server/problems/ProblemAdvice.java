@@ -1,0 +1,128 @@
+package goodbones.server.problems;
+
+import goodbones.document.Refused;
+import goodbones.library.UnknownPiece;
+import goodbones.style.TokenProblem;
+import java.net.URI;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Turns errors into problem details (RFC 9457). */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+
+  @ExceptionHandler
+  ProblemDetail refused(Refused refused) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_CONTENT, "refused", "This does not fit", refused.getMessage());
+    problem.setProperty(
+        "faults",
+        refused.faults().stream()
+            .map(
+                fault ->
+                    Map.of(
+                        "node", fault.node().value(),
+                        "title", fault.nodeTitle(),
+                        "message", fault.message()))
+            .toList());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail token(TokenProblem token) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_CONTENT,
+            "token",
+            "This token cannot be used",
+            token.getMessage());
+    problem.setProperty("chain", token.chain() == null ? List.of() : token.chain());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail badInput(BadInput bad) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_CONTENT,
+            "bad-input",
+            "This cannot be taken",
+            bad.getMessage());
+    problem.setProperty("field", bad.field());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail illegal(IllegalArgumentException illegal) {
+    return problem(
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        "bad-input",
+        "This cannot be taken",
+        illegal.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail notFound(NotFound missing) {
+    return problem(HttpStatus.NOT_FOUND, "not-found", "Not found", missing.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail unknownPiece(UnknownPiece missing) {
+    return problem(HttpStatus.NOT_FOUND, "not-found", "Not found", missing.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail stale(Stale stale) {
+    return problem(HttpStatus.CONFLICT, "stale", "Changed meanwhile", stale.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail locked(OptimisticLockingFailureException locked) {
+    return stale(new Stale("This"));
+  }
+
+  @ExceptionHandler
+  ProblemDetail fault(IllegalStateException failed) {
+    logger.error("A request failed", failed);
+    return problem(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "fault",
+        "Something went wrong here",
+        "This is a fault of the application, not of what you did. What was saved before is kept;"
+            + " try again");
+  }
+
+  @Override
+  protected org.springframework.http.@Nullable ResponseEntity<Object>
+      handleMaxUploadSizeExceededException(
+          MaxUploadSizeExceededException e,
+          org.springframework.http.HttpHeaders headers,
+          org.springframework.http.HttpStatusCode status,
+          org.springframework.web.context.request.WebRequest request) {
+    return org.springframework.http.ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+        .body(
+            problem(
+                HttpStatus.CONTENT_TOO_LARGE,
+                "bad-input",
+                "This picture is too large",
+                "A picture may have at most 8 MB; save it smaller and bring it in again"));
+  }
+
+  private static ProblemDetail problem(
+      HttpStatus status, String type, String title, @Nullable String detail) {
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);
+    problem.setType(URI.create("urn:good-bones:problem:" + type));
+    problem.setTitle(title);
+    return problem;
+  }
+}

@@ -1,0 +1,5 @@
+/** Errors as problem details: what, where, and how to mend it. */
+@NullMarked
+package goodbones.server.problems;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,91 @@
+package goodbones.server.publishing;
+
+import goodbones.server.finishes.Fonts;
+import goodbones.server.pictures.Pictures;
+import goodbones.server.sites.Sites;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Publishes sites to the simulated host; only what changed is written. */
+@Service
+class Publishing {
+  private final Sites sites;
+  private final Pictures pictures;
+  private final Fonts fonts;
+  private final PublishedFileRepository files;
+  private final PublicationRepository publications;
+  private final Clock clock;
+
+  Publishing(
+      Sites sites,
+      Pictures pictures,
+      Fonts fonts,
+      PublishedFileRepository files,
+      PublicationRepository publications,
+      Clock clock) {
+    this.sites = sites;
+    this.pictures = pictures;
+    this.fonts = fonts;
+    this.files = files;
+    this.publications = publications;
+    this.clock = clock;
+  }
+
+  /**
+   * @param published when, or null if never
+   * @param written files that were written the last time, because they had changed
+   */
+  record PublicationView(String address, @Nullable Instant published, int pages, int written) {}
+
+  @Transactional(readOnly = true)
+  PublicationView state(String siteId) {
+    String address = "/hosted/" + sites.get(siteId).id() + "/";
+    return publications
+        .findById(siteId)
+        .map(p -> new PublicationView(address, p.published(), p.pages(), p.written()))
+        .orElseGet(() -> new PublicationView(address, null, 0, 0));
+  }
+
+  @Transactional
+  PublicationView publish(String siteId) {
+    Map<String, SiteFiles.Content> made = new SiteFiles(sites, pictures, fonts, siteId).make();
+    Map<String, PublishedFile> there =
+        files.findByIdSiteId(siteId).stream()
+            .collect(Collectors.toMap(PublishedFile::path, Function.identity()));
+    int written = 0;
+    for (Map.Entry<String, SiteFiles.Content> file : made.entrySet()) {
+      PublishedFile old = there.remove(file.getKey());
+      if (old == null || !Arrays.equals(old.bytes(), file.getValue().bytes())) {
+        files.save(
+            new PublishedFile(
+                new PublishedFile.Key(siteId, file.getKey()),
+                file.getValue().mediaType(),
+                file.getValue().bytes()));
+        written++;
+      }
+    }
+    files.deleteAll(there.values());
+    int pages = (int) made.keySet().stream().filter(path -> path.endsWith(".html")).count();
+    publications.save(new Publication(siteId, clock.instant(), pages, written));
+    return state(siteId);
+  }
+
+  @Transactional(readOnly = true)
+  Optional<PublishedFile> file(String siteId, String path) {
+    return files.findById(new PublishedFile.Key(siteId, path));
+  }
+
+  @Transactional(readOnly = true)
+  List<String> paths(String siteId) {
+    return files.findByIdSiteId(siteId).stream().map(PublishedFile::path).sorted().toList();
+  }
+}

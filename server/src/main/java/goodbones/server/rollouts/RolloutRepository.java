@@ -1,0 +1,10 @@
+package goodbones.server.rollouts;
+
+import java.util.List;
+import org.springframework.data.repository.CrudRepository;
+
+interface RolloutRepository extends CrudRepository<RolloutEntity, Long> {
+  List<RolloutEntity> findAllByOrderByIdDesc();
+
+  List<RolloutEntity> findByPieceIdAndTakenBackIsNullOrderByIdDesc(String pieceId);
+}

@@ -1,0 +1,62 @@
+package goodbones.server.sites;
+
+import goodbones.document.Node;
+import goodbones.server.documents.DocumentJson;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+
+@Entity
+@Table(name = "page")
+class PageEntity {
+  @Id private String id = "";
+  private String siteId = "";
+  private String title = "";
+  private String address = "";
+  private String description = "";
+  @Lob private String document = "";
+  private Instant changed = Instant.EPOCH;
+  @Version private long version;
+
+  protected PageEntity() {}
+
+  PageEntity(String id, String siteId, String title, String address, String description) {
+    this.id = id;
+    this.siteId = siteId;
+    this.title = title;
+    this.address = address;
+    this.description = description;
+  }
+
+  void write(Node root, Instant at) {
+    document = DocumentJson.write(root);
+    changed = at;
+  }
+
+  PageState state() {
+    return new PageState(
+        id,
+        siteId,
+        title,
+        address,
+        description,
+        DocumentJson.read(document, Node.class),
+        changed,
+        version);
+  }
+
+  long version() {
+    return version;
+  }
+
+  String title() {
+    return title;
+  }
+
+  String siteId() {
+    return siteId;
+  }
+}

@@ -1,0 +1,19 @@
+package goodbones.server.sites;
+
+import goodbones.document.Node;
+import java.time.Instant;
+
+/**
+ * A page as it is kept.
+ *
+ * @param address where it stands in its site, such as {@code /} or {@code /fares}
+ */
+public record PageState(
+    String id,
+    String siteId,
+    String title,
+    String address,
+    String description,
+    Node root,
+    Instant changed,
+    long version) {}

@@ -1,0 +1,142 @@
+package goodbones.server.sites;
+
+import goodbones.document.Catalogue;
+import goodbones.document.Node;
+import goodbones.library.Adopted;
+import goodbones.library.PageEditor;
+import goodbones.library.Shown;
+import goodbones.propagation.SiteNow;
+import goodbones.server.finishes.FinishesStore;
+import goodbones.server.library.Pieces;
+import goodbones.server.problems.NotFound;
+import goodbones.server.problems.Stale;
+import java.time.Clock;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The clients' sites with their pages and adopted revisions. */
+@Service
+public class Sites {
+  private final SiteRepository sites;
+  private final PageRepository pages;
+  private final AdoptedRepository adopted;
+  private final Pieces pieces;
+  private final FinishesStore finishes;
+  private final Clock clock;
+
+  Sites(
+      SiteRepository sites,
+      PageRepository pages,
+      AdoptedRepository adopted,
+      Pieces pieces,
+      FinishesStore finishes,
+      Clock clock) {
+    this.sites = sites;
+    this.pages = pages;
+    this.adopted = adopted;
+    this.pieces = pieces;
+    this.finishes = finishes;
+    this.clock = clock;
+  }
+
+  @Transactional(readOnly = true)
+  public List<SiteInfo> all() {
+    return sites.findAllByOrderByName().stream().map(SiteEntity::info).toList();
+  }
+
+  /**
+   * @throws NotFound if there is no such site
+   */
+  @Transactional(readOnly = true)
+  public SiteInfo get(String id) {
+    return sites.findById(id).orElseThrow(() -> new NotFound("site", id)).info();
+  }
+
+  @Transactional(readOnly = true)
+  public List<PageState> pages(String siteId) {
+    return pages.findBySiteIdOrderByAddress(siteId).stream().map(PageEntity::state).toList();
+  }
+
+  /**
+   * @throws NotFound if there is no such page
+   */
+  @Transactional(readOnly = true)
+  public PageState page(String id) {
+    return entity(id).state();
+  }
+
+  private PageEntity entity(String id) {
+    return pages.findById(id).orElseThrow(() -> new NotFound("page", id));
+  }
+
+  @Transactional(readOnly = true)
+  public Adopted adopted(String siteId) {
+    return new Adopted(
+        adopted.findByIdSiteId(siteId).stream()
+            .collect(Collectors.toMap(AdoptedRow::pieceId, AdoptedRow::revision)));
+  }
+
+  /** Edits pages of a site as they are shown. */
+  @Transactional(readOnly = true)
+  public PageEditor editor(String siteId) {
+    return new PageEditor(adopted(siteId), pieces);
+  }
+
+  @Transactional(readOnly = true)
+  public Shown shown(PageState page) {
+    return Shown.of(page.root(), adopted(page.siteId()), pieces);
+  }
+
+  /** A site as a plan needs it. */
+  @Transactional(readOnly = true)
+  public SiteNow now(String siteId) {
+    return new SiteNow(
+        siteId,
+        finishes.forSite(siteId),
+        adopted(siteId),
+        pages(siteId).stream()
+            .map(page -> new SiteNow.PageNow(page.id(), page.version(), page.root()))
+            .toList());
+  }
+
+  @Transactional
+  public void add(SiteInfo site) {
+    sites.save(new SiteEntity(site.id(), site.name(), site.language()));
+  }
+
+  @Transactional
+  public void addPage(
+      String id, String siteId, String title, String address, String description, Node root) {
+    Catalogue.require(root);
+    PageEntity page = new PageEntity(id, siteId, title, address, description);
+    page.write(root, clock.instant());
+    pages.save(page);
+    pieces.index(siteId, id, root);
+  }
+
+  /**
+   * Replaces a page's document.
+   *
+   * @return the page with its new version
+   * @throws Stale if the page was changed since that version
+   */
+  @Transactional
+  public PageState write(String pageId, long version, Node root) {
+    PageEntity page = entity(pageId);
+    if (page.version() != version) {
+      throw new Stale("“" + page.title() + "”");
+    }
+    page.write(root, clock.instant());
+    pages.save(page);
+    pieces.index(page.siteId(), pageId, root);
+    return page.state();
+  }
+
+  /** Switches the revision of a piece that a site shows. */
+  @Transactional
+  public void adopt(String siteId, String pieceId, int revision) {
+    adopted.save(new AdoptedRow(new AdoptedRow.Key(siteId, pieceId), revision));
+  }
+}

@@ -1,0 +1,194 @@
+package goodbones.server.workbench;
+
+import goodbones.document.Aspect;
+import goodbones.document.Catalogue;
+import goodbones.document.Device;
+import goodbones.document.Field;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.LocalKey;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Refused;
+import goodbones.document.State;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleProperty;
+import goodbones.document.ValueType;
+import goodbones.library.Origin;
+import goodbones.library.Shown;
+import goodbones.server.workbench.Views.Contribution;
+import goodbones.server.workbench.Views.FieldView;
+import goodbones.server.workbench.Views.Ladder;
+import goodbones.server.workbench.Views.Rung;
+import goodbones.server.workbench.Views.StyleView;
+import goodbones.server.workbench.Views.TokenChoice;
+import goodbones.server.workbench.Views.TrailStep;
+import goodbones.style.Candidate;
+import goodbones.style.Cascade;
+import goodbones.style.Computed;
+import goodbones.style.Layer;
+import goodbones.style.SiteFinishes;
+import goodbones.style.TokenProblem;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** Builds the ladder of a node: every box around it with what it contributes, and why. */
+final class Ladders {
+  private final Shown shown;
+  private final SiteFinishes finishes;
+  private final Cascade cascade;
+  private final Wording wording;
+  private final UnaryOperator<String> pieceName;
+
+  /**
+   * @param pieceName from a piece's id to its name
+   */
+  Ladders(Shown shown, SiteFinishes finishes, UnaryOperator<String> pieceName) {
+    this.shown = shown;
+    this.finishes = finishes;
+    this.cascade = new Cascade(shown.root(), shown, finishes);
+    this.wording = new Wording(finishes);
+    this.pieceName = pieceName;
+  }
+
+  /**
+   * @throws Refused if the node is not there
+   */
+  Ladder of(NodeId id, Device device) {
+    Node node = shown.root().find(id).orElseThrow(() -> Refused.gone(id));
+    List<Rung> rungs = new ArrayList<>();
+    Optional<Node> at = Optional.of(node);
+    while (at.isPresent()) {
+      rungs.add(0, rung(at.get(), device));
+      at = shown.root().parentOf(at.get().id());
+    }
+    List<FieldView> fields =
+        Catalogue.fields(node.kind()).stream().map(field -> field(node, field)).toList();
+    List<StyleView> styles =
+        Catalogue.styles(node.kind()).stream()
+            .map(property -> style(node, property, device))
+            .toList();
+    return new Ladder(rungs, fields, styles, tokens());
+  }
+
+  private Rung rung(Node node, Device device) {
+    List<Contribution> contributes = new ArrayList<>();
+    for (StyleProperty property : Catalogue.styles(node.kind())) {
+      cascade
+          .declared(node, property, device, State.NORMAL)
+          .filter(c -> c.source() != Layer.Source.DEFAULT || property.type() != ValueType.MARGIN)
+          .ifPresent(
+              c ->
+                  contributes.add(
+                      new Contribution(
+                          property.label(),
+                          c.value().map(finishes::written).orElse("none"),
+                          c.css(),
+                          c.source() == Layer.Source.LOCAL)));
+    }
+    return new Rung(
+        node.id().value(),
+        node.kind().word(),
+        node.kind() == Kind.PAGE ? "Page" : Wording.title(node),
+        note(node),
+        contributes);
+  }
+
+  private String note(Node node) {
+    if (node.kind() == Kind.ROW) {
+      int columns = node.children().size();
+      return columns + (columns == 1 ? " column" : " columns");
+    }
+    Optional<Origin> origin = shown.origin(node.id());
+    boolean outermost =
+        origin.isPresent()
+            && shown.root().parentOf(node.id()).map(p -> !p.id().isInside()).orElse(false);
+    return outermost
+        ? pieceName.apply(origin.get().pieceId()) + ", revision " + origin.get().revision()
+        : "";
+  }
+
+  private FieldView field(Node node, Field field) {
+    Optional<Origin> origin = shown.origin(node.id());
+    Optional<Node> library = origin.flatMap(Origin::libraryNode);
+    Set<String> slots = library.orElse(node).slots();
+    FieldValue value = node.content().get(field.key());
+    LocalKey key = new LocalKey(node.id().inner(), Aspect.content(field.key()));
+    return new FieldView(
+        field.key(),
+        field.label(),
+        field.type().name().toLowerCase(),
+        Wording.text(value),
+        value instanceof FieldValue.Picture picture ? picture.alt() : "",
+        slots.contains(field.key()),
+        origin.map(o -> o.changed().contains(key)).orElse(false),
+        library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""));
+  }
+
+  private StyleView style(Node node, StyleProperty property, Device device) {
+    Computed computed = cascade.computed(node, property, device);
+    StyleKey key = new StyleKey(property, device, State.NORMAL);
+    LocalKey local = new LocalKey(node.id().inner(), Aspect.style(key));
+    boolean isLocal = shown.origin(node.id()).map(o -> o.changed().contains(local)).orElse(false);
+    Candidate won = computed.won();
+    List<TrailStep> trail = new ArrayList<>();
+    for (int i = 0; i < computed.trail().size(); i++) {
+      trail.add(step(node, computed.trail().get(i), i == computed.winner()));
+    }
+    return new StyleView(
+        property.key(),
+        property.label(),
+        property.type().name().toLowerCase(),
+        property.type().form(),
+        Optional.ofNullable(node.styles().get(key)).map(finishes::written).orElse(""),
+        won.value().map(finishes::written).orElse("none"),
+        won.css(),
+        source(node, won),
+        isLocal,
+        trail);
+  }
+
+  private TrailStep step(Node node, Candidate candidate, boolean won) {
+    return new TrailStep(
+        source(node, candidate),
+        candidate.node().value(),
+        candidate.device().word(),
+        wording.chain(candidate),
+        candidate.css(),
+        won);
+  }
+
+  private String source(Node node, Candidate candidate) {
+    String piece =
+        candidate.source() == Layer.Source.PIECE
+            ? pieceName.apply(candidate.label().substring(0, candidate.label().lastIndexOf(' ')))
+            : "";
+    Node from = shown.root().find(candidate.node()).orElse(node);
+    return wording.source(
+        candidate, piece, from.kind() == Kind.PAGE ? "Page" : Wording.title(from));
+  }
+
+  private List<TokenChoice> tokens() {
+    List<TokenChoice> choices = new ArrayList<>();
+    finishes
+        .tokens()
+        .forEach(
+            token -> {
+              List<String> fits =
+                  Arrays.stream(ValueType.values())
+                      .filter(token.type()::fits)
+                      .map(type -> type.name().toLowerCase())
+                      .toList();
+              try {
+                choices.add(new TokenChoice(token.name(), finishes.worth(token.id()).css(), fits));
+              } catch (TokenProblem broken) {
+                // A token that cannot be looked up is not offered; the finishes say why.
+              }
+            });
+    return choices;
+  }
+}

@@ -1,0 +1,158 @@
+package goodbones.server.workbench;
+
+import goodbones.server.library.Reach;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What the workbench is told. Every part is required unless it says otherwise. */
+final class Views {
+  private Views() {}
+
+  /**
+   * A document on the workbench.
+   *
+   * @param undo what undo would undo; empty if nothing
+   * @param html the document for the frames
+   * @param nodes the shown tree, parents before children
+   */
+  record Workbench(
+      String id,
+      String title,
+      String siteId,
+      String siteName,
+      long version,
+      String undo,
+      String redo,
+      String html,
+      List<NodeView> nodes,
+      List<PlacementView> placements,
+      @Nullable PieceDraft piece) {}
+
+  /**
+   * Where a piece on its own workbench stands.
+   *
+   * @param behind sites that show an older revision than the current one
+   */
+  record PieceDraft(int current, boolean draft, Reach reach, List<String> behind) {}
+
+  /**
+   * @param parent empty for the outermost node
+   * @param placement the placement that it comes out of; empty for the document's own
+   * @param locals how many local changes it has, fillings not counted
+   * @param may the kinds that may stand in it
+   */
+  record NodeView(
+      String id,
+      String parent,
+      String kind,
+      String title,
+      String name,
+      List<String> hiddenOn,
+      String placement,
+      int locals,
+      List<String> may) {}
+
+  /**
+   * @param pin {@code held}, {@code waiting} or empty
+   */
+  record PlacementView(
+      String id,
+      String pieceId,
+      String pieceName,
+      int revision,
+      int current,
+      String pin,
+      int fillings,
+      List<LocalChangeView> changes,
+      Reach reach) {}
+
+  /**
+   * @param node as shown
+   * @param aspect the text form, for going back to the library's
+   * @param label what differs, in words
+   * @param value what it is here
+   */
+  record LocalChangeView(
+      String node, String nodeTitle, String aspect, String label, String value) {}
+
+  /** The ladder for one node: its rungs, outermost first, and all about the last one. */
+  record Ladder(
+      List<Rung> rungs, List<FieldView> fields, List<StyleView> styles, List<TokenChoice> tokens) {}
+
+  record Rung(
+      String node, String kind, String title, String note, List<Contribution> contributes) {}
+
+  /**
+   * @param css what it is worth, where a swatch can show it
+   * @param local whether it is a local change
+   */
+  record Contribution(String label, String value, String css, boolean local) {}
+
+  /**
+   * @param type words, picture, link or level
+   * @param alt the alternative text of a picture
+   * @param slot whether placements fill it for themselves
+   * @param local whether the placement has a value of its own
+   * @param library the piece's value, where the node comes out of a placement
+   */
+  record FieldView(
+      String key,
+      String label,
+      String type,
+      String value,
+      String alt,
+      boolean slot,
+      boolean local,
+      String library) {}
+
+  /**
+   * @param here what is stored at this node for this device; empty if nothing
+   * @param value the winning value as a designer reads it
+   * @param css what it is worth
+   * @param source where the winner comes from, in words
+   * @param local whether a local change for this device is set
+   */
+  record StyleView(
+      String property,
+      String label,
+      String type,
+      String form,
+      String here,
+      String value,
+      String css,
+      String source,
+      boolean local,
+      List<TrailStep> trail) {}
+
+  /** One candidate on the source trail. */
+  record TrailStep(
+      String source, String node, String device, String value, String css, boolean won) {}
+
+  /**
+   * @param fits the types of values that it can stand for
+   */
+  record TokenChoice(String name, String css, List<String> fits) {}
+
+  /**
+   * A piece as the library lists it.
+   *
+   * @param behind names of the sites that show an older revision
+   */
+  record PieceCard(
+      String id,
+      String name,
+      String purpose,
+      int current,
+      boolean draft,
+      Reach reach,
+      List<String> behind) {}
+
+  record SiteView(String id, String name, List<PageView> pages) {}
+
+  /**
+   * @param pieces how many placements it has
+   */
+  record PageView(
+      String id, String title, String address, Instant changed, int sections, int pieces) {}
+}
