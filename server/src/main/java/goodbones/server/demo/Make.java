@@ -21,7 +21,12 @@ final class Make {
   }
 
   static Node row(String id, String columns, Node... children) {
-    return styled(node(id, Kind.ROW, "").withChildren(List.of(children)), "columns", columns);
+    return styled(
+        node(id, Kind.ROW, "").withChildren(List.of(children)),
+        "columns",
+        columns,
+        "columns@phone",
+        "12");
   }
 
   static Node column(String id, Node... children) {

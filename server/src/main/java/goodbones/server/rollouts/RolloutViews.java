@@ -36,13 +36,13 @@ final class RolloutViews {
   record Plan(
       String pieceId, String name, int revision, String note, long millis, List<SitePlan> sites) {}
 
-  record SitePlan(String id, String name, List<PlacementView> placements) {}
+  record SitePlan(String id, String name, List<RolloutPlacement> placements) {}
 
   /**
    * @param status clean, stand, to_decide, held or nothing_to_see
    * @param fillings slots that are filled here; none is touched
    */
-  record PlacementView(
+  record RolloutPlacement(
       String pageId,
       String pageTitle,
       long pageVersion,

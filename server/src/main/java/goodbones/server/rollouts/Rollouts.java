@@ -25,11 +25,11 @@ import goodbones.server.rollouts.RolloutViews.Decision;
 import goodbones.server.rollouts.RolloutViews.Done;
 import goodbones.server.rollouts.RolloutViews.Overview;
 import goodbones.server.rollouts.RolloutViews.PageVersion;
-import goodbones.server.rollouts.RolloutViews.PlacementView;
 import goodbones.server.rollouts.RolloutViews.Plan;
 import goodbones.server.rollouts.RolloutViews.Preview;
 import goodbones.server.rollouts.RolloutViews.PreviewRequest;
 import goodbones.server.rollouts.RolloutViews.QuestionView;
+import goodbones.server.rollouts.RolloutViews.RolloutPlacement;
 import goodbones.server.rollouts.RolloutViews.SitePlan;
 import goodbones.server.rollouts.RolloutViews.TakeBackPlan;
 import goodbones.server.rollouts.RolloutViews.Waiting;
@@ -122,7 +122,7 @@ class Rollouts {
   Plan plan(String pieceId) {
     long begun = System.nanoTime();
     PieceState piece = pieces.get(pieceId);
-    Map<String, List<PlacementView>> bySite = new LinkedHashMap<>();
+    Map<String, List<RolloutPlacement>> bySite = new LinkedHashMap<>();
     for (PlacementPlan plan : plans(pieceId, piece.current())) {
       bySite.computeIfAbsent(plan.siteId(), id -> new ArrayList<>()).add(view(plan));
     }
@@ -139,12 +139,12 @@ class Rollouts {
         views);
   }
 
-  private PlacementView view(PlacementPlan plan) {
+  private RolloutPlacement view(PlacementPlan plan) {
     PageState page = sites.page(plan.pageId());
     SiteFinishes look = sites.now(plan.siteId()).finishes();
     Describing describing =
         new Describing(pieces, plan.placement().pieceId(), plan.from(), plan.to(), look);
-    return new PlacementView(
+    return new RolloutPlacement(
         page.id(),
         page.title(),
         page.version(),

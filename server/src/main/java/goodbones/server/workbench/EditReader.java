@@ -168,10 +168,25 @@ final class EditReader {
         typed.isEmpty() ? Optional.empty() : Optional.of(finishes.read(typed));
     value.ifPresent(v -> finishes.require(property, v));
     StyleKey key = new StyleKey(property, device, State.NORMAL);
+    Edit edit = new Edit.SetStyle(node.id(), key, value);
     return new Read(
-        new Edit.SetStyle(node.id(), key, value),
+        stacksUnlessSaid(node, key) ? new Edit.Group(List.of(edit, stacked(node))) : edit,
         (value.isEmpty() ? "clear " : "set ")
             + Wording.label(node.kind(), Aspect.style(key)).toLowerCase());
+  }
+
+  /** Column widths set for a wide device would reach the phone, where columns are to stack. */
+  private static boolean stacksUnlessSaid(Node node, StyleKey key) {
+    return key.property() == StyleProperty.COLUMNS
+        && key.device() != Device.PHONE
+        && !node.styles().containsKey(StyleKey.of(StyleProperty.COLUMNS, Device.PHONE));
+  }
+
+  private static Edit stacked(Node row) {
+    return new Edit.SetStyle(
+        row.id(),
+        StyleKey.of(StyleProperty.COLUMNS, Device.PHONE),
+        Optional.of(StyleValue.literal("12")));
   }
 
   private static Node fresh(Kind kind) {

@@ -1,0 +1,23 @@
+package goodbones.server;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.security.test.context.support.WithMockUser;
+import org.springframework.test.annotation.DirtiesContext;
+
+/** A test on the whole server with the demo data, in a database of its own. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest(
+    properties = {
+      "goodbones.demo=true",
+      "spring.datasource.url=jdbc:h2:mem:${random.uuid};DB_CLOSE_DELAY=-1"
+    })
+@AutoConfigureMockMvc
+@WithMockUser("iris")
+@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
+@interface ServerTest {}

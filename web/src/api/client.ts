@@ -1,0 +1,95 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+/** An error as the server tells it (RFC 9457). */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    detail: string,
+  ) {
+    super(detail);
+  }
+
+  /** Whether somebody else changed the document meanwhile. */
+  get stale(): boolean {
+    return this.status === 409;
+  }
+}
+
+function csrfToken(): string {
+  return /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '';
+}
+
+const client = createClient<paths>({ baseUrl: '' });
+client.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', csrfToken());
+    return request;
+  },
+});
+
+export const api = client;
+
+function problemOf(response: Response, error: unknown): Problem {
+  const body = (error ?? {}) as { title?: string; detail?: string };
+  if (response.status === 401) {
+    return new Problem(401, 'Signed out', 'You are signed out. Sign in again to go on.');
+  }
+  return new Problem(
+    response.status,
+    body.title ?? 'Something went wrong',
+    body.detail ?? `The server answered ${response.status}. Nothing was changed; try again.`,
+  );
+}
+
+/** The data of an answer; throws a Problem that says what went wrong. */
+export async function answer<T>(
+  request: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  let result;
+  try {
+    result = await request;
+  } catch {
+    throw new Problem(
+      0,
+      'No connection',
+      'The server cannot be reached. What you typed is kept here; try again.',
+    );
+  }
+  if (result.data === undefined || !result.response.ok) {
+    throw problemOf(result.response, result.error);
+  }
+  return result.data;
+}
+
+/** Signs in or out, which are plain forms and not part of the described API. */
+export async function postForm(path: string, fields: Record<string, string>): Promise<Response> {
+  return fetch(path, {
+    method: 'POST',
+    headers: { 'X-XSRF-TOKEN': csrfToken() },
+    body: new URLSearchParams(fields),
+  });
+}
+
+/** Brings a picture in. */
+export async function uploadPicture(file: File): Promise<Schemas['PictureView']> {
+  const body = new FormData();
+  body.append('file', file);
+  const response = await fetch('/api/pictures', {
+    method: 'POST',
+    headers: { 'X-XSRF-TOKEN': csrfToken() },
+    body,
+  });
+  const json: unknown = await response.json().catch(() => undefined);
+  if (!response.ok) throw problemOf(response, json);
+  return json as Schemas['PictureView'];
+}
+
+export async function fetchText(path: string): Promise<string> {
+  const response = await fetch(path);
+  if (!response.ok) throw problemOf(response, await response.json().catch(() => undefined));
+  return response.text();
+}

@@ -1,0 +1,322 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { answer, api, Problem, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { count } from '../../ui/count';
+import { Empty, Failed, Loading } from '../../ui/States';
+import { deviceOf, devices } from '../../workbench/devices';
+import { BeforeAfter } from './BeforeAfter';
+import { Decision } from './Decision';
+import { StatusGlyph, statusWords } from './status';
+
+type Placement = Schemas['RolloutPlacement'];
+type Plan = Schemas['Plan'];
+
+/** The review of a rollout: places on one side, before and after in the middle, decisions on the other. */
+export function ReviewScreen() {
+  const { pieceId = '' } = useParams();
+  const plan = useQuery({
+    queryKey: ['plan', pieceId],
+    queryFn: () => answer(api.GET('/api/rollouts/plan', { params: { query: { piece: pieceId } } })),
+    refetchOnMount: 'always',
+  });
+  if (plan.error) return <Failed error={plan.error} retry={() => void plan.refetch()} />;
+  if (!plan.data || plan.isPlaceholderData) return <Loading what="the plan" />;
+  if (plan.data.sites.length === 0) {
+    return (
+      <main className="p-8">
+        <h1 className="text-2xl mb-4">{plan.data.name}</h1>
+        <Empty>
+          Every placement shows revision {plan.data.revision}. There is nothing to roll out.{' '}
+          <Link className="text-verdigris underline" to="/rollouts">
+            Back to Rollouts
+          </Link>
+        </Empty>
+      </main>
+    );
+  }
+  return <Review plan={plan.data} replan={() => void plan.refetch()} />;
+}
+
+function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const device = deviceOf(search.get('at'));
+  const all = useMemo(() => plan.sites.flatMap((s) => s.placements), [plan]);
+  const first = all.find((p) => p.status === 'to_decide') ?? all[0];
+  const inHand = all.find((p) => p.placementId === search.get('placement')) ?? first;
+  const [decided, setDecided] = useState<Record<string, string>>({});
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const [problem, setProblem] = useState<Problem>();
+  const [busy, setBusy] = useState(false);
+  if (!inHand) return null;
+
+  const set = (key: string, value: string) => {
+    const next = new URLSearchParams(search);
+    next.set(key, value);
+    setSearch(next, { replace: true });
+  };
+  const chosen = plan.sites.filter((site) => !left.includes(site.id));
+  const questions = (placements: readonly Placement[]) => placements.flatMap((p) => p.questions);
+  const open = questions(chosen.flatMap((s) => s.placements)).filter((q) => !decided[q.key]);
+  const site = plan.sites.find((s) => s.placements.includes(inHand));
+  const decisions = Object.entries(decided).map(([key, settle]) => ({ key, settle }));
+  const toDecide = all.filter((p) => p.status === 'to_decide').length;
+  const held = all.filter((p) => p.status === 'held').length;
+  const waiting = chosen
+    .flatMap((s) => s.placements)
+    .filter((p) => p.questions.some((q) => !decided[q.key])).length;
+
+  const apply = async () => {
+    setBusy(true);
+    setProblem(undefined);
+    try {
+      await answer(
+        api.POST('/api/rollouts', {
+          body: {
+            pieceId: plan.pieceId,
+            revision: plan.revision,
+            sites: chosen.map((s) => s.id),
+            decisions,
+            pages: all.map((p) => ({ pageId: p.pageId, version: p.pageVersion })),
+          },
+        }),
+      );
+      queries.removeQueries({ queryKey: ['workbench'] });
+      await queries.invalidateQueries();
+      await navigate('/rollouts');
+    } catch (error) {
+      setProblem(error instanceof Problem ? error : new Problem(0, 'Not applied', String(error)));
+      setBusy(false);
+    }
+  };
+
+  return (
+    <div className="grid grid-cols-[288px_minmax(0,1fr)_300px] grid-rows-[minmax(0,1fr)_auto] h-full">
+      <nav aria-label="Placements" className="bg-board border-r border-line overflow-y-auto p-4">
+        <h1 className="text-[17px]">
+          {plan.name} → {plan.revision}
+        </h1>
+        <p className="text-soft mt-1">“{plan.note}”</p>
+        <p className="mt-2 flex gap-3">
+          <span className="font-semibold">{count(all.length, 'placement')}</span>
+          {toDecide > 0 && <span className="font-semibold text-brick">{toDecide} to decide</span>}
+          {held > 0 && <span className="text-slate">{held} held</span>}
+        </p>
+        {plan.sites.map((s) => (
+          <section key={s.id} className="mt-5">
+            <header className="flex items-baseline justify-between border-b border-ink pb-1">
+              <h2 className="text-[15px]">{s.name}</h2>
+              <span className="text-soft text-[12.5px]">
+                {count(s.placements.length, 'placement')}
+              </span>
+            </header>
+            <ul>
+              {s.placements.map((p) => (
+                <li key={p.placementId}>
+                  <button
+                    type="button"
+                    aria-current={p === inHand}
+                    onClick={() => {
+                      set('placement', p.placementId);
+                    }}
+                    className="w-full grid grid-cols-[18px_1fr_auto] gap-2 items-center text-left py-2 pl-1.5 pr-1 border-b border-line/70 border-l-[3px] border-l-transparent hover:bg-paper aria-[current=true]:bg-sheet aria-[current=true]:border-l-ink aria-[current=true]:font-semibold"
+                  >
+                    <StatusGlyph
+                      status={p.status}
+                      decided={p.questions.every((q) => decided[q.key])}
+                    />
+                    <span>{p.pageTitle}</span>
+                    <span className="text-[12.5px] font-normal text-soft">
+                      {statusWords(p, decided)}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </nav>
+      <section aria-label="Before and after" className="min-h-0 min-w-0 flex flex-col px-4">
+        <header className="flex items-baseline gap-4 py-3">
+          <h2 className="text-[16px] truncate">
+            {site?.name}, {inHand.pageTitle}
+          </h2>
+          <div role="group" aria-label="Width" className="ml-auto flex gap-3 text-[13px]">
+            {devices.map((d) => (
+              <button
+                key={d.key}
+                type="button"
+                aria-pressed={d.key === device}
+                onClick={() => {
+                  set('at', d.key);
+                }}
+                className="text-soft aria-pressed:text-ink aria-pressed:font-bold aria-pressed:underline underline-offset-4 hover:text-ink"
+              >
+                {d.title} {d.width}
+              </button>
+            ))}
+          </div>
+        </header>
+        <BeforeAfter plan={plan} placement={inHand} device={device} decisions={decisions} />
+      </section>
+      <aside aria-label="Decisions" className="border-l border-line overflow-y-auto p-4">
+        <Decisions
+          placement={inHand}
+          siteName={site?.name ?? ''}
+          decided={decided}
+          onSettle={(key, settle) => {
+            setDecided({ ...decided, [key]: settle });
+          }}
+        />
+        <section aria-label="Before you apply" className="mt-6 border-t border-ink pt-3">
+          <h3 className="text-[15px] mb-1">Before you apply</h3>
+          {plan.sites.map((s) => (
+            <label key={s.id} className="flex gap-2 items-start py-1 cursor-pointer">
+              <input
+                type="checkbox"
+                className="accent-verdigris mt-1"
+                checked={!left.includes(s.id)}
+                onChange={(e) => {
+                  setLeft(e.target.checked ? left.filter((id) => id !== s.id) : [...left, s.id]);
+                }}
+              />
+              <span>
+                {s.name}
+                {left.includes(s.id)
+                  ? ', later'
+                  : `, ${count(new Set(s.placements.filter((p) => p.changes.length > 0).map((p) => p.pageId)).size, 'page changes', 'pages change')}`}
+              </span>
+            </label>
+          ))}
+        </section>
+      </aside>
+      <footer className="col-span-3 border-t border-ink flex items-center gap-4 px-4 h-12 text-[13px]">
+        {problem ? (
+          <span role="alert" className="text-brick flex items-center gap-3 min-w-0">
+            <span className="truncate" title={problem.message}>
+              {problem.message}
+            </span>
+            {problem.stale && (
+              <Button
+                onClick={() => {
+                  setProblem(undefined);
+                  replan();
+                }}
+              >
+                Plan again
+              </Button>
+            )}
+          </span>
+        ) : (
+          <span className="text-soft">
+            Planned in {plan.millis} ms. Nothing is published by this. It can be taken back as a
+            whole.
+          </span>
+        )}
+        <span className="ml-auto flex items-center gap-4 whitespace-nowrap">
+          {open.length > 0 && (
+            <span className="text-brick">
+              {count(waiting, 'placement waits', 'placements wait')} on{' '}
+              {waiting === 1 ? 'its' : 'their'} revision until decided
+            </span>
+          )}
+          <Button look="main" disabled={chosen.length === 0 || busy} onClick={() => void apply()}>
+            {busy ? 'Applying…' : `Apply to ${count(chosen.length, 'site')}`}
+          </Button>
+        </span>
+      </footer>
+    </div>
+  );
+}
+
+type DecisionsProps = {
+  placement: Placement;
+  siteName: string;
+  decided: Record<string, string>;
+  onSettle: (key: string, settle: string) => void;
+};
+
+const verdictWords: Record<string, string> = {
+  stands: 'stands',
+  absorbed: 'no longer needed: the library says the same',
+  dormant: 'kept, in something removed here',
+  gone: 'to decide',
+  both: 'to decide',
+  shape: 'to decide',
+  written: 'written in: these words were fixed and are a slot now',
+};
+
+function Decisions({ placement, siteName, decided, onSettle }: DecisionsProps) {
+  return (
+    <>
+      <h2 className="text-[16px] mb-2">
+        {placement.questions.length > 0
+          ? `${placement.questions.length} to decide`
+          : placement.status === 'held'
+            ? 'Held'
+            : 'Nothing to decide'}
+      </h2>
+      {placement.status === 'held' && (
+        <p className="text-slate">
+          This placement is held at revision {placement.from}. Let it follow on its page to carry
+          the release to it.
+        </p>
+      )}
+      {placement.questions.map((question) => (
+        <Decision
+          key={question.key}
+          question={question}
+          settled={decided[question.key]}
+          pageName={siteName || 'page'}
+          onSettle={(settle) => {
+            onSettle(question.key, settle);
+          }}
+        />
+      ))}
+      <p className="mt-2">
+        {count(placement.fillings, 'slot')} filled here, none touched: words and pictures stay the
+        page’s own.
+      </p>
+      {placement.verdicts.length > 0 && (
+        <>
+          <h3 className="text-[14px] mt-4">Local changes here</h3>
+          <ul className="mt-1 text-[13px]">
+            {placement.verdicts.map((v) => (
+              <li
+                key={`${v.node} ${v.label}`}
+                className="border-l-[3px] border-ochre pl-2.5 py-0.5 my-1"
+              >
+                <span className="font-semibold">{v.label}</span> {v.value}
+                <span className="text-soft">
+                  {' '}
+                  · {v.node}: {verdictWords[v.verdict] ?? v.verdict}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {placement.changes.length > 0 && (
+        <>
+          <h3 className="text-[14px] mt-4">
+            {count(placement.changes.length, 'node changes', 'nodes change')}
+          </h3>
+          <ul className="mt-1 text-[13px]">
+            {placement.changes.map((change) => (
+              <li key={change.node}>
+                <span className="font-semibold">{change.title}</span>{' '}
+                <span className="text-soft">
+                  {change.type === 'changed' ? change.what.join(', ').toLowerCase() : change.type}
+                  {change.devices.length < 3 && ` on ${change.devices.join(' and ')}`}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,185 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api, Problem, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { count, names, when } from '../../ui/count';
+import { Sheet } from '../../ui/Sheet';
+import { Empty, Failed, Loading, Mark } from '../../ui/States';
+import { Decision } from './Decision';
+import { useRollouts } from './useRollouts';
+
+/** What is waiting, and what was done. */
+export function RolloutsScreen() {
+  const rollouts = useRollouts();
+  if (rollouts.error)
+    return <Failed error={rollouts.error} retry={() => void rollouts.refetch()} />;
+  if (!rollouts.data) return <Loading what="the rollouts" />;
+  const { waiting, history } = rollouts.data;
+  return (
+    <main className="h-full overflow-y-auto px-8 py-6 max-w-5xl">
+      <h1 className="text-2xl border-b border-ink pb-3">Rollouts</h1>
+      <section aria-label="Waiting" className="mt-6">
+        <h2 className="text-lg mb-2">Waiting</h2>
+        {waiting.length === 0 && (
+          <Empty>
+            Every site shows the current revision of every piece. Release a piece to begin a
+            rollout.
+          </Empty>
+        )}
+        <ul>
+          {waiting.map((item) => (
+            <li
+              key={item.pieceId}
+              className="grid grid-cols-[minmax(0,1fr)_auto] gap-4 items-center border-t border-line py-3"
+            >
+              <div>
+                <p>
+                  <strong className="font-semibold">
+                    {item.name}, revision {item.revision}
+                  </strong>{' '}
+                  <span className="text-soft">“{item.note}”</span>
+                </p>
+                <p>
+                  {count(item.placements, 'placement')} at {names(item.sites)}{' '}
+                  {item.toDecide > 0 && <Mark tone="conflict">{item.toDecide} to decide</Mark>}
+                </p>
+              </div>
+              <Link
+                to={`/rollouts/${item.pieceId}`}
+                className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
+              >
+                Review
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section aria-label="History" className="mt-10">
+        <h2 className="text-lg mb-2">History</h2>
+        {history.length === 0 && <p className="text-soft">Nothing has been rolled out yet.</p>}
+        <ul>
+          {history.map((done) => (
+            <DoneRow key={done.id} done={done} />
+          ))}
+        </ul>
+      </section>
+    </main>
+  );
+}
+
+function DoneRow({ done }: { done: Schemas['Done'] }) {
+  const queries = useQueryClient();
+  const [plan, setPlan] = useState<Schemas['TakeBackPlan']>();
+  const [decided, setDecided] = useState<Record<string, string>>({});
+  const [problem, setProblem] = useState('');
+  const path = { id: done.id };
+
+  const takeBack = async (decisions: Record<string, string>) => {
+    try {
+      await answer(
+        api.POST('/api/rollouts/{id}/take-back', {
+          params: { path },
+          body: {
+            decisions: Object.entries(decisions).map(([key, settle]) => ({ key, settle })),
+          },
+        }),
+      );
+      setPlan(undefined);
+      queries.removeQueries({ queryKey: ['workbench'] });
+      await queries.invalidateQueries();
+    } catch (error) {
+      setProblem(
+        error instanceof Problem ? error.message : 'It could not be taken back; try again.',
+      );
+    }
+  };
+  const begin = async () => {
+    setProblem('');
+    try {
+      const next = await answer(api.GET('/api/rollouts/{id}/take-back', { params: { path } }));
+      if (next.questions.length === 0 && next.together.length === 0) await takeBack({});
+      else setPlan(next);
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'It could not be planned; try again.');
+    }
+  };
+
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_auto] gap-4 items-center border-t border-line py-2.5">
+      <div className={done.takenBack ? 'text-soft' : ''}>
+        <p>
+          <strong className="font-semibold">
+            {done.name}, revision {done.revision}
+          </strong>{' '}
+          to {names(done.sites)}
+        </p>
+        <p className="text-soft">
+          applied {when(done.applied)} by {done.by}
+          {done.takenBack && <> · taken back {when(done.takenBack)}</>}
+        </p>
+        {problem && !plan && (
+          <p role="alert" className="text-brick">
+            {problem}
+          </p>
+        )}
+      </div>
+      {!done.takenBack && <Button onClick={() => void begin()}>Take back</Button>}
+      {plan && (
+        <Sheet
+          open
+          onClose={() => {
+            setPlan(undefined);
+          }}
+          title={`Take back revision ${done.revision} of ${done.name}`}
+        >
+          {plan.together.length > 0 && (
+            <p className="mb-3">
+              These came later at the same sites and go back with it:{' '}
+              {names(plan.together.map((d) => `revision ${d.revision}`))}.
+            </p>
+          )}
+          {plan.questions.length > 0 && (
+            <p className="mb-2">
+              {count(plan.questions.length, 'edit')} made since then{' '}
+              {plan.questions.length === 1 ? 'needs' : 'need'} a decision:
+            </p>
+          )}
+          {plan.questions.map((question) => (
+            <Decision
+              key={question.key}
+              question={question}
+              settled={decided[question.key]}
+              pageName="page"
+              takingBack
+              onSettle={(settle) => {
+                setDecided({ ...decided, [question.key]: settle });
+              }}
+            />
+          ))}
+          {problem && (
+            <p role="alert" className="text-brick mt-2">
+              {problem}
+            </p>
+          )}
+          <div className="mt-5 flex justify-end gap-3">
+            <Button
+              onClick={() => {
+                setPlan(undefined);
+              }}
+            >
+              Leave it applied
+            </Button>
+            <Button
+              look="main"
+              disabled={plan.questions.some((q) => !decided[q.key])}
+              onClick={() => void takeBack(decided)}
+            >
+              Take back
+            </Button>
+          </div>
+        </Sheet>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,27 @@
+import { useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { pageSource } from '../../workbench/source';
+import { Workbench } from '../../workbench/Workbench';
+
+/** A client's page on the workbench. */
+export function PageScreen() {
+  const { siteId = '', pageId = '' } = useParams();
+  const source = useMemo(() => pageSource(pageId), [pageId]);
+  return (
+    <Workbench
+      key={pageId}
+      source={source}
+      heading={(view) => (
+        <div className="flex items-baseline gap-2">
+          <h1 className="text-[16px]">{view.title}</h1>
+          <Link
+            to={`/sites/${siteId}`}
+            className="ml-auto text-[12.5px] text-soft hover:underline truncate"
+          >
+            {view.siteName}
+          </Link>
+        </div>
+      )}
+    />
+  );
+}

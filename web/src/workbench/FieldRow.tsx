@@ -1,0 +1,186 @@
+import { useId, useState } from 'react';
+import type { Problem } from '../api/client';
+import { Button } from '../ui/Button';
+import { PicturePicker } from './PicturePicker';
+import type { EditBody, FieldView, NodeView } from './source';
+import { useDraft } from './useDraft';
+
+type Props = {
+  field: FieldView;
+  node: NodeView;
+  inPiece: boolean;
+  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+};
+
+export const inputClass =
+  'w-full border border-line bg-sheet px-2 py-1 text-[13px] rounded-[2px] hover:border-soft focus:border-verdigris';
+
+/** A content field of the thing in hand. */
+export function FieldRow({ field, node, inPiece, onEdit }: Props) {
+  const id = useId();
+  return (
+    <div className="mb-2">
+      <div className="flex justify-between items-baseline text-[12.5px] mb-0.5">
+        <label htmlFor={id} className="font-medium">
+          {field.label}
+        </label>
+        <SlotState field={field} node={node} inPiece={inPiece} onEdit={onEdit} />
+      </div>
+      {field.type === 'picture' ? (
+        <PictureField id={id} field={field} node={node} onEdit={onEdit} />
+      ) : field.type === 'level' ? (
+        <select
+          id={id}
+          className={inputClass}
+          value={field.value || '2'}
+          onChange={(e) =>
+            void onEdit({ type: 'FIELD', node: node.id, field: field.key, value: e.target.value })
+          }
+        >
+          {['1', '2', '3', '4', '5', '6'].map((level) => (
+            <option key={level} value={level}>
+              Level {level}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <TextField id={id} field={field} node={node} onEdit={onEdit} />
+      )}
+    </div>
+  );
+}
+
+function SlotState({ field, node, inPiece, onEdit }: Props) {
+  if (field.key === 'level') return null;
+  if (inPiece) {
+    return (
+      <label className="flex items-center gap-1 text-soft">
+        <input
+          type="checkbox"
+          className="accent-verdigris"
+          checked={field.slot}
+          onChange={(e) =>
+            void onEdit({ type: 'SLOT', node: node.id, field: field.key, on: e.target.checked })
+          }
+        />
+        slot
+      </label>
+    );
+  }
+  if (node.placement === '') return null;
+  if (!field.local) {
+    return (
+      <span className="text-soft">
+        {field.slot ? 'slot, not filled yet' : 'fixed in the piece'}
+      </span>
+    );
+  }
+  return (
+    <span className={field.slot ? 'text-verdigris' : 'text-ochre'}>
+      {field.slot ? 'slot, filled here' : 'local change'} ·{' '}
+      <button
+        type="button"
+        className="underline underline-offset-2"
+        title={`The piece says “${field.library}”`}
+        onClick={() =>
+          void onEdit({ type: 'RESET', node: node.id, aspect: `content ${field.key}` })
+        }
+      >
+        use the piece’s
+      </button>
+    </span>
+  );
+}
+
+type TextProps = Omit<Props, 'inPiece'> & { id: string };
+
+function TextField({ id, field, node, onEdit }: TextProps) {
+  const draft = useDraft(field.value, (value) =>
+    onEdit({ type: 'FIELD', node: node.id, field: field.key, value }),
+  );
+  const shared = {
+    id,
+    className: `${inputClass} ${draft.problem ? 'border-brick' : ''}`,
+    value: draft.text,
+    'aria-invalid': draft.problem !== undefined,
+    'aria-describedby': `${id}-problem`,
+    onBlur: () => void draft.commit(),
+  };
+  return (
+    <>
+      {field.type === 'words' ? (
+        <textarea
+          {...shared}
+          rows={Math.min(5, Math.max(1, Math.ceil(draft.text.length / 32)))}
+          onChange={(e) => {
+            draft.typed(e.target.value);
+          }}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter' && !e.shiftKey) {
+              e.preventDefault();
+              void draft.commit();
+            } else if (e.key === 'Escape') draft.drop();
+          }}
+        />
+      ) : (
+        <input
+          {...shared}
+          onChange={(e) => {
+            draft.typed(e.target.value);
+          }}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') void draft.commit();
+            else if (e.key === 'Escape') draft.drop();
+          }}
+        />
+      )}
+      <ProblemLine id={`${id}-problem`} problem={draft.problem} />
+    </>
+  );
+}
+
+export function ProblemLine({ id, problem }: { id: string; problem: Problem | undefined }) {
+  if (!problem) return null;
+  return (
+    <p id={id} role="alert" className="text-brick text-[12.5px] mt-0.5">
+      {problem.message}
+    </p>
+  );
+}
+
+function PictureField({ id, field, node, onEdit }: TextProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <div className="flex items-center gap-2">
+      {field.value ? (
+        <img
+          src={`/api/pictures/${field.value}/file`}
+          alt=""
+          className="w-16 h-9 object-cover border border-line"
+        />
+      ) : (
+        <span className="w-16 h-9 border border-dashed border-line" />
+      )}
+      <Button
+        id={id}
+        className="!py-1 text-[13px]"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        {field.value ? 'Choose another' : 'Choose a picture'}
+      </Button>
+      <PicturePicker
+        open={open}
+        chosen={field.value}
+        alt={field.alt}
+        onClose={() => {
+          setOpen(false);
+        }}
+        onChoose={(value, alt) =>
+          onEdit({ type: 'FIELD', node: node.id, field: field.key, value, alt })
+        }
+      />
+    </div>
+  );
+}

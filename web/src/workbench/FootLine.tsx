@@ -1,0 +1,114 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { count, names, reachWords } from '../ui/count';
+import { Button } from '../ui/Button';
+import { Mark } from '../ui/States';
+import type { DeviceKey } from './devices';
+import type { EditBody, NodeView, PlacementView, WorkbenchView } from './source';
+
+type Props = {
+  view: WorkbenchView;
+  node: NodeView;
+  placement: PlacementView | undefined;
+  lead: DeviceKey;
+  onEdit: (edit: EditBody) => void;
+  actions?: ReactNode;
+};
+
+/** Where the thing in hand comes from, and how far a change to it goes. */
+export function FootLine({ view, node, placement, lead, onEdit, actions }: Props) {
+  const hidden = node.hiddenOn.includes(lead);
+  return (
+    <footer
+      aria-label="Reach"
+      className="col-span-3 border-t border-ink bg-paper flex items-center gap-4 px-4 h-12 text-[13px]"
+    >
+      {view.piece ? (
+        <PieceReach view={view} />
+      ) : placement ? (
+        <PlacementReach placement={placement} />
+      ) : (
+        <span>
+          <strong className="font-semibold">
+            {node.kind === 'page' ? 'This page' : 'Own section of this page'}
+          </strong>
+          <span className="text-soft"> · a change stays here</span>
+        </span>
+      )}
+      <span className="ml-auto flex items-center gap-3">
+        {node.kind !== 'page' && (
+          <Button
+            look="quiet"
+            onClick={() => {
+              onEdit({ type: 'HIDE', node: node.id, device: lead, on: !hidden });
+            }}
+          >
+            {hidden ? `Show on ${lead}` : `Hide on ${lead}`}
+          </Button>
+        )}
+        {placement && placement.pin !== 'waiting' && (
+          <Button
+            look="quiet"
+            onClick={() => {
+              onEdit({ type: 'HOLD', node: node.id, on: placement.pin !== 'held' });
+            }}
+          >
+            {placement.pin === 'held' ? 'Let it follow' : 'Hold here'}
+          </Button>
+        )}
+        {placement && (
+          <Link
+            to={`/library/${placement.pieceId}?site=${view.siteId}`}
+            className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
+          >
+            Edit the piece
+          </Link>
+        )}
+        {actions}
+      </span>
+    </footer>
+  );
+}
+
+function PlacementReach({ placement }: { placement: PlacementView }) {
+  return (
+    <>
+      <strong className="font-semibold">{placement.pieceName}</strong>
+      <span>revision {placement.revision}</span>
+      <span>{reachWords(placement.reach)}</span>
+      {placement.changes.length > 0 && (
+        <Mark tone="local">{count(placement.changes.length, 'local change')} here</Mark>
+      )}
+      {placement.pin === 'held' && <Mark tone="held">held</Mark>}
+      {placement.pin === 'waiting' && <Mark tone="conflict">waits for a decision</Mark>}
+      {placement.revision < placement.current && (
+        <Link
+          to={`/rollouts/${placement.pieceId}`}
+          className="text-ochre underline underline-offset-2"
+        >
+          behind: revision {placement.current} is released
+        </Link>
+      )}
+    </>
+  );
+}
+
+function PieceReach({ view }: { view: WorkbenchView }) {
+  const piece = view.piece;
+  if (!piece) return null;
+  return (
+    <>
+      <strong className="font-semibold">{view.title}</strong>
+      <span>
+        {piece.draft ? `draft on revision ${piece.current}` : `revision ${piece.current}`}
+      </span>
+      <span>{reachWords(piece.reach)}</span>
+      {piece.draft && <Mark tone="local">not released</Mark>}
+      {piece.behind.length > 0 && (
+        <Link to={`/rollouts/${view.id}`} className="text-ochre underline underline-offset-2">
+          {names(piece.behind)} {piece.behind.length === 1 ? 'shows' : 'show'} an older revision
+        </Link>
+      )}
+    </>
+  );
+}

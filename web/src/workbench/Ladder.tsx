@@ -1,0 +1,121 @@
+import { useQuery } from '@tanstack/react-query';
+import { Failed, Mark } from '../ui/States';
+import type { DeviceKey } from './devices';
+import { FieldRow } from './FieldRow';
+import { levelOf, lineClass } from './levels';
+import { LocalChanges } from './LocalChanges';
+import type { Problem } from '../api/client';
+import type { EditBody, NodeView, PlacementView, Source } from './source';
+import { StyleGroups } from './StyleGroups';
+import { summary } from './summary';
+
+type Props = {
+  source: Source;
+  version: number;
+  node: NodeView;
+  device: DeviceKey;
+  placement: PlacementView | undefined;
+  inPiece: boolean;
+  onPick: (node: string) => void;
+  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+};
+
+/** Every box around the thing in hand, outermost on top, with what each contributes. */
+export function Ladder(props: Props) {
+  const { source, version, node, device, placement, inPiece, onPick, onEdit } = props;
+  const query = useQuery({
+    queryKey: [...source.key, 'ladder', node.id, device, version],
+    queryFn: () => source.ladder(node.id, device),
+    placeholderData: (before, last) => (last?.queryKey.includes(node.id) ? before : undefined),
+  });
+  if (query.error) return <Failed error={query.error} retry={() => void query.refetch()} />;
+  const ladder = query.data;
+  const outer = ladder?.rungs.filter((rung) => !(inPiece && rung.kind === 'page')) ?? [];
+  return (
+    <section aria-label="Ladder" className="h-full overflow-y-auto [scrollbar-width:thin]">
+      <header className="flex items-baseline justify-between px-4 pt-3 pb-2">
+        <h2 className="text-[16px]">Ladder</h2>
+        <span className="text-soft text-[12.5px]">outermost first</span>
+      </header>
+      <ol>
+        {outer.slice(0, -1).map((rung) => (
+          <li key={rung.node}>
+            <button
+              type="button"
+              onClick={() => {
+                onPick(rung.node);
+              }}
+              className="w-full text-left flex gap-3 px-4 border-b border-hair hover:bg-sheet"
+            >
+              <span className={`w-[5px] shrink-0 ${lineClass[levelOf(rung.kind)]}`} />
+              <span className="py-1.5 min-w-0 flex-1">
+                <span className="flex justify-between gap-2">
+                  <span className="font-semibold capitalize">{rung.kind}</span>
+                  <span className="text-soft text-[12.5px] truncate">
+                    {rung.note || (rung.title.toLowerCase() === rung.kind ? '' : rung.title)}
+                  </span>
+                </span>
+                <Contributions list={summary(rung.contributes)} />
+              </span>
+            </button>
+          </li>
+        ))}
+      </ol>
+      <div className="flex gap-3 px-4 bg-sheet border-y border-ink">
+        <span className={`w-[5px] shrink-0 ${lineClass[levelOf(node.kind)]}`} />
+        <div className="py-2.5 min-w-0 flex-1">
+          <div className="flex justify-between items-baseline gap-2 mb-1.5">
+            <h3 className="font-sans font-bold capitalize">{node.kind}</h3>
+            <span className="text-soft text-[12.5px] truncate">
+              {outer[outer.length - 1]?.note || (node.title === node.kind ? '' : node.title)}
+            </span>
+          </div>
+          {!ladder && <p className="text-soft">Fetching its settings…</p>}
+          {ladder?.fields.map((field) => (
+            <FieldRow
+              key={`${node.id} ${field.key}`}
+              field={field}
+              node={node}
+              inPiece={inPiece}
+              onEdit={onEdit}
+            />
+          ))}
+          {ladder && (
+            <StyleGroups
+              ladder={ladder}
+              node={node}
+              device={device}
+              onEdit={onEdit}
+              onPick={onPick}
+            />
+          )}
+        </div>
+      </div>
+      {placement && <LocalChanges placement={placement} onPick={onPick} onEdit={onEdit} />}
+    </section>
+  );
+}
+
+function Contributions({ list }: { list: ReturnType<typeof summary> }) {
+  if (list.length === 0) return <span className="text-soft/80 text-[12.5px]">adds nothing</span>;
+  return (
+    <span className="flex flex-wrap gap-x-2.5 gap-y-0.5 text-[12.5px] text-soft">
+      {list.map((item) => (
+        <span key={item.label} className="flex items-center gap-1">
+          {item.swatch && (
+            <span className="size-3 border border-line" style={{ background: item.swatch }} />
+          )}
+          {item.local ? (
+            <Mark tone="local">
+              {item.label} {item.value}
+            </Mark>
+          ) : (
+            <span>
+              {item.label} {item.value}
+            </span>
+          )}
+        </span>
+      ))}
+    </span>
+  );
+}

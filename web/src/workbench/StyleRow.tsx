@@ -1,0 +1,180 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { useId, useState } from 'react';
+import type { Problem, Schemas } from '../api/client';
+import { ProblemLine } from './FieldRow';
+import type { DeviceKey } from './devices';
+import type { EditBody, NodeView, StyleView } from './source';
+import { useDraft } from './useDraft';
+
+type Props = {
+  style: StyleView;
+  node: NodeView;
+  device: DeviceKey;
+  tokens: readonly Schemas['TokenChoice'][];
+  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+  onPick: (node: string) => void;
+};
+
+const isColour = (css: string) => /^(#|rgb)/.test(css);
+
+/** One style setting: what is set here, what it is worth, and, unfolded, why. */
+export function StyleRow({ style, node, device, tokens, onEdit, onPick }: Props) {
+  const id = useId();
+  const [why, setWhy] = useState(false);
+  const set = (value: string) =>
+    onEdit({ type: 'STYLE', node: node.id, property: style.property, device, value });
+  const draft = useDraft(style.here, set);
+  const fitting = tokens.filter((token) => token.fits.includes(style.type));
+  return (
+    <div className="py-[3px]">
+      <div className="grid grid-cols-[92px_minmax(0,1fr)_20px_30px] gap-x-1.5 items-center">
+        <label htmlFor={id} className="text-[12.5px] leading-tight">
+          {style.label}
+        </label>
+        <span className="relative">
+          {isColour(style.css) && (
+            <span
+              aria-hidden
+              className="absolute left-1.5 top-1.5 size-3.5 border border-line"
+              style={{ background: style.css }}
+            />
+          )}
+          <input
+            id={id}
+            value={draft.text}
+            placeholder={style.value}
+            title={style.value === style.css ? style.value : `${style.value} = ${style.css}`}
+            aria-invalid={draft.problem !== undefined}
+            aria-describedby={`${id}-problem`}
+            onChange={(e) => {
+              draft.typed(e.target.value);
+            }}
+            onBlur={() => void draft.commit()}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') void draft.commit();
+              else if (e.key === 'Escape') draft.drop();
+            }}
+            className={`w-full border px-2 py-[3px] text-[12.5px] rounded-[2px] placeholder:text-soft hover:border-soft ${
+              isColour(style.css) ? 'pl-7' : ''
+            } ${draft.problem ? 'border-brick' : 'border-line'} ${style.local ? 'bg-ochre-tint' : 'bg-sheet'}`}
+          />
+        </span>
+        <TokenMenu
+          label={style.label}
+          tokens={fitting}
+          onChoose={(name) => void draft.commit(`{${name}}`)}
+        />
+        <button
+          type="button"
+          aria-expanded={why}
+          aria-label={`Why ${style.label.toLowerCase()} is so`}
+          onClick={() => {
+            setWhy(!why);
+          }}
+          className="text-verdigris text-[12.5px] hover:underline"
+        >
+          why
+        </button>
+      </div>
+      <ProblemLine id={`${id}-problem`} problem={draft.problem} />
+      {why && (
+        <Trail
+          style={style}
+          node={node}
+          onPick={onPick}
+          onReset={() =>
+            void onEdit({
+              type: 'RESET',
+              node: node.id,
+              aspect: `style ${style.property}${device === 'desktop' ? '' : `@${device}`}`,
+            })
+          }
+        />
+      )}
+    </div>
+  );
+}
+
+type TokenMenuProps = {
+  label: string;
+  tokens: readonly Schemas['TokenChoice'][];
+  onChoose: (name: string) => void;
+};
+
+function TokenMenu({ label, tokens, onChoose }: TokenMenuProps) {
+  if (tokens.length === 0) return <span />;
+  return (
+    <Menu>
+      <MenuButton
+        aria-label={`Take a token for ${label.toLowerCase()}`}
+        title="Take a token"
+        className="size-5 text-[13px] leading-none border border-line bg-sheet hover:border-ink rounded-[2px]"
+      >
+        {'{}'}
+      </MenuButton>
+      <MenuItems
+        anchor="bottom end"
+        className="z-30 bg-paper border border-ink py-1 text-[12.5px] max-h-72 w-64 focus:outline-none"
+      >
+        {tokens.map((token) => (
+          <MenuItem key={token.name}>
+            <button
+              type="button"
+              onClick={() => {
+                onChoose(token.name);
+              }}
+              className="flex w-full items-center gap-2 px-2.5 py-1 text-left data-focus:bg-verdigris-tint"
+            >
+              {isColour(token.css) && (
+                <span className="size-3.5 border border-line" style={{ background: token.css }} />
+              )}
+              <span>{token.name}</span>
+              <span className="ml-auto text-soft truncate max-w-28">{token.css}</span>
+            </button>
+          </MenuItem>
+        ))}
+      </MenuItems>
+    </Menu>
+  );
+}
+
+type TrailProps = Pick<Props, 'style' | 'node' | 'onPick'> & { onReset: () => void };
+
+/** Every value that could have been shown, in order; the one that is shown stands out. */
+function Trail({ style, node, onPick, onReset }: TrailProps) {
+  return (
+    <div
+      className={`border-l-[3px] ${style.local ? 'border-ochre' : 'border-verdigris'} pl-2.5 my-1.5 text-[12.5px]`}
+    >
+      <ol>
+        {style.trail.map((step, i) => (
+          <li key={i} className={step.won ? 'font-semibold' : 'text-soft'}>
+            {step.node !== node.id ? (
+              <button
+                type="button"
+                className="underline underline-offset-2"
+                onClick={() => {
+                  onPick(step.node);
+                }}
+              >
+                {step.source}
+              </button>
+            ) : (
+              step.source
+            )}
+            {step.device !== 'desktop' && `, ${step.device}`}:{' '}
+            <span className={step.won ? '' : 'line-through'}>
+              {step.value}
+              {step.css !== step.value && step.css !== '' && ` = ${step.css}`}
+            </span>
+          </li>
+        ))}
+      </ol>
+      {style.local && (
+        <button type="button" className="text-verdigris hover:underline" onClick={onReset}>
+          Back to the piece’s
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { useState } from 'react';
+import type { Problem } from '../api/client';
+
+/**
+ * What is typed into a field before it is saved. It is kept when saving fails, and gives way to the
+ * document's value once that changes.
+ */
+export function useDraft(value: string, save: (typed: string) => Promise<Problem | undefined>) {
+  const [typed, setTyped] = useState<string>();
+  const [problem, setProblem] = useState<Problem>();
+  const [known, setKnown] = useState(value);
+  if (known !== value) {
+    setKnown(value);
+    if (!problem) setTyped(undefined);
+  }
+
+  const commit = async (next: string | undefined = typed) => {
+    if (next === undefined || next === value) {
+      setTyped(undefined);
+      setProblem(undefined);
+      return;
+    }
+    const failed = await save(next);
+    setProblem(failed);
+    if (!failed) setTyped(undefined);
+  };
+  const drop = () => {
+    setTyped(undefined);
+    setProblem(undefined);
+  };
+  return { text: typed ?? value, typed: setTyped, commit, drop, problem };
+}

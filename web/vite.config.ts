@@ -1,0 +1,11 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+const server = 'http://localhost:8080';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { sourcemap: false, chunkSizeWarningLimit: 900 },
+  server: { proxy: { '/api': server, '/client-fonts': server, '/hosted': server } },
+});
