@@ -18,7 +18,7 @@ type Props = {
 export function Frames({ html, lead, chain, onLead, onPick, onKey }: Props) {
   const watchers = devices.filter((device) => device.key !== lead);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,212px)] grid-rows-2 h-full min-h-0">
+    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,200px)] grid-rows-2 h-full min-h-0">
       {devices.map((device) => (
         <Pane
           key={device.key}
@@ -109,7 +109,13 @@ function Pane({ device, html, chain, isLead, row, onLead, onPick, onKey }: PaneP
             onKey={onKey}
             onDrawn={setBoxes}
           />
-          <Overlay boxes={boxes} chain={chain} scale={scale} quiet={!isLead} />
+          <Overlay
+            boxes={boxes}
+            chain={chain}
+            scale={scale}
+            room={device.width * scale}
+            quiet={!isLead}
+          />
         </div>
       </div>
     </section>

@@ -8,6 +8,8 @@ type Props = {
   boxes: Boxes;
   chain: readonly NodeView[];
   scale: number;
+  /** The width of the frame on the screen, in px. */
+  room: number;
   quiet?: boolean;
 };
 
@@ -22,7 +24,7 @@ function shapesOf({ boxes, chain, scale }: Props): Shape[] {
 
 /** The lines of the levels around the thing in hand, with a light halo that reads on any picture. */
 export function Overlay(props: Props) {
-  const { quiet = false } = props;
+  const { room, quiet = false } = props;
   const shapes = shapesOf(props);
   const inHand = shapes[shapes.length - 1];
   return (
@@ -30,7 +32,8 @@ export function Overlay(props: Props) {
       <svg className="absolute inset-0 w-full h-full overflow-visible">
         {(quiet ? shapes.slice(-1) : shapes).map((shape) => {
           const line = stroke[levelOf(shape.kind)];
-          const inset = line.width / 2 + 1;
+          // A section's line lies inside its edge; an element's stands off, so that it crosses no words.
+          const inset = shape.kind === 'section' ? line.width / 2 + 1 : -3;
           const rect = {
             x: shape.x + inset,
             y: shape.y + inset,
@@ -51,22 +54,28 @@ export function Overlay(props: Props) {
           );
         })}
       </svg>
-      {!quiet && inHand && <LevelName shape={inHand} />}
+      {!quiet && inHand && <LevelName shape={inHand} room={room} />}
     </div>
   );
 }
 
-/** The level's name stands outside the box, above its right corner, so that it covers no words. */
-function LevelName({ shape }: { shape: Shape }) {
-  const above = shape.y >= 20;
+/** The level's name stands beside the box, or below its right corner where there is no room. */
+function LevelName({ shape, room }: { shape: Shape; room: number }) {
+  const inside = shape.kind === 'section';
+  const beside = !inside && shape.x + shape.width + 70 < room;
+  const place = inside
+    ? { left: shape.x + shape.width - 5, top: shape.y + 5, transform: 'translateX(-100%)' }
+    : beside
+      ? { left: shape.x + shape.width + 7, top: shape.y - 3 }
+      : {
+          left: shape.x + shape.width + 4,
+          top: shape.y + shape.height + 6,
+          transform: 'translateX(-100%)',
+        };
   return (
     <span
-      className="absolute bg-ink text-paper text-[11px] font-semibold leading-[18px] px-1.5 capitalize"
-      style={{
-        left: shape.x + shape.width,
-        top: above ? shape.y - 18 : shape.y + 4,
-        transform: 'translateX(-100%)',
-      }}
+      className="absolute bg-ink text-paper text-[11px] font-semibold leading-[18px] px-1.5 capitalize outline outline-1 outline-white"
+      style={place}
     >
       {shape.kind}
     </span>

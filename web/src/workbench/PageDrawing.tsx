@@ -3,7 +3,7 @@ import { Mark } from '../ui/States';
 import { Frame, type Boxes } from './Frame';
 import type { NodeView, PlacementView } from './source';
 
-const DRAWN_WIDTH = 148;
+const DRAWN_WIDTH = 142;
 const PAGE_WIDTH = 1280;
 const SCALE = DRAWN_WIDTH / PAGE_WIDTH;
 
@@ -56,7 +56,7 @@ export function PageDrawing({ html, sections, placements, inHand, onPick }: Prop
               onClick={() => {
                 onPick(strip.node.id);
               }}
-              className="absolute inset-x-0 flex flex-col justify-end items-start p-1 border-b border-line/80 hover:bg-verdigris/10 aria-[current=true]:outline aria-[current=true]:outline-[3px] aria-[current=true]:outline-ink aria-[current=true]:z-10"
+              className="absolute inset-x-0 flex flex-col justify-end items-start p-0.5 border-b border-line/80 hover:bg-verdigris/10 aria-[current=true]:outline aria-[current=true]:outline-[3px] aria-[current=true]:outline-ink aria-[current=true]:z-10"
               style={{ top: strip.top * SCALE, height: Math.max(18, strip.height * SCALE) }}
             >
               {placement && strip.height * SCALE > 44 && (
@@ -64,7 +64,7 @@ export function PageDrawing({ html, sections, placements, inHand, onPick }: Prop
                   <StripMark placement={placement} />
                 </span>
               )}
-              <span className="bg-paper text-ink text-[11.5px] leading-4 font-medium px-1 max-w-full truncate border border-line">
+              <span className="bg-paper text-ink text-[10.5px] leading-[14px] font-medium px-1 max-w-full truncate border border-line">
                 {strip.node.title}
               </span>
             </button>

@@ -103,7 +103,7 @@ export function Workbench({ source, heading, actions }: Props) {
   const section = chain.find((n) => n.kind === 'section') ?? sections[0];
   const placement = view.placements.find((p) => p.id === inHand.placement);
   return (
-    <div className="grid grid-cols-[212px_minmax(0,1fr)_332px] grid-rows-[minmax(0,1fr)_auto] h-full">
+    <div className="grid grid-cols-[200px_minmax(0,1fr)_312px] grid-rows-[minmax(0,1fr)_auto] h-full">
       <BarSlot>
         <SavingState saving={bench.saving} reload={() => void bench.reload()} />
         <History view={view} undo={() => void undo()} redo={() => void redo()} />

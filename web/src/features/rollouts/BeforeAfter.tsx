@@ -94,7 +94,13 @@ function Side({ title, html, device, marks, asked }: SideProps) {
               scale={scale}
               onDrawn={setBoxes}
             />
-            <ChangeMarks boxes={boxes} marks={marks} asked={asked} scale={scale} />
+            <ChangeMarks
+              room={width.width * scale}
+              boxes={boxes}
+              marks={marks}
+              asked={asked}
+              scale={scale}
+            />
           </div>
         )}
       </div>
@@ -107,6 +113,8 @@ type MarksProps = {
   marks: readonly Schemas['ChangeView'][];
   asked: readonly string[];
   scale: number;
+  /** The width of the frame on the screen, in px. */
+  room: number;
 };
 
 function labelOf(mark: Schemas['ChangeView']): string {
@@ -115,7 +123,7 @@ function labelOf(mark: Schemas['ChangeView']): string {
   return (mark.what[0] ?? 'changed').toLowerCase() + more;
 }
 
-function ChangeMarks({ boxes, marks, asked, scale }: MarksProps) {
+function ChangeMarks({ boxes, marks, asked, scale, room }: MarksProps) {
   const wanted = [
     ...marks
       .filter((mark) => !asked.includes(mark.node))
@@ -140,7 +148,7 @@ function ChangeMarks({ boxes, marks, asked, scale }: MarksProps) {
           }}
         >
           <span
-            className={`absolute right-0 ${box.y * scale > 18 ? 'bottom-full' : 'top-0'} text-[10.5px] leading-4 font-semibold px-1 text-white whitespace-nowrap ${ask ? 'bg-brick' : 'bg-ochre'}`}
+            className={`absolute ${(box.x + box.width) * scale + 84 < room ? 'left-full -top-0.5' : 'right-0 top-0'} text-[10.5px] leading-4 font-semibold px-1 text-white whitespace-nowrap ${ask ? 'bg-brick' : 'bg-ochre'}`}
           >
             {label}
           </span>

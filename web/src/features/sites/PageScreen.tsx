@@ -12,15 +12,12 @@ export function PageScreen() {
       key={pageId}
       source={source}
       heading={(view) => (
-        <div className="flex items-baseline gap-2">
+        <>
           <h1 className="text-[16px]">{view.title}</h1>
-          <Link
-            to={`/sites/${siteId}`}
-            className="ml-auto text-[12.5px] text-soft hover:underline truncate"
-          >
+          <Link to={`/sites/${siteId}`} className="text-[12.5px] text-soft hover:underline">
             {view.siteName}
           </Link>
-        </div>
+        </>
       )}
     />
   );

@@ -6,6 +6,7 @@ import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Library;
 import goodbones.library.Revision;
+import goodbones.library.RevisionIndex;
 import goodbones.library.Shown;
 import java.util.ArrayList;
 import java.util.List;
@@ -60,7 +61,7 @@ public final class RolloutPlanner {
       Rebased outcome = Rebase.of(node.id(), placement, from, chain(release, from));
       rebased = Optional.of(outcome);
       changes = changes(site, node, from, release.revision(), forThePage(outcome));
-      status = status(outcome, changes);
+      status = status(outcome, changes, new RevisionIndex(chain(release, from).get(0)));
     }
     return new PlacementPlan(
         site.siteId(),
@@ -74,16 +75,18 @@ public final class RolloutPlanner {
         changes);
   }
 
-  private static PlacementPlan.Status status(Rebased rebased, List<NodeChange> changes) {
+  private static PlacementPlan.Status status(
+      Rebased rebased, List<NodeChange> changes, RevisionIndex shown) {
     if (!rebased.questions().isEmpty()) {
       return PlacementPlan.Status.TO_DECIDE;
     }
     if (changes.isEmpty()) {
       return PlacementPlan.Status.NOTHING_TO_SEE;
     }
-    return rebased.count(Verdict.STANDS) > 0
-        ? PlacementPlan.Status.STAND
-        : PlacementPlan.Status.CLEAN;
+    boolean stand =
+        rebased.verdicts().entrySet().stream()
+            .anyMatch(e -> e.getValue() == Verdict.STANDS && !shown.isSlot(e.getKey()));
+    return stand ? PlacementPlan.Status.STAND : PlacementPlan.Status.CLEAN;
   }
 
   /** Settles every question for the page where that is possible. */

@@ -126,7 +126,7 @@ final class Declarations {
     for (StyleProperty property : Catalogue.styles(node.kind())) {
       cascade
           .declared(node, property, device, State.NORMAL)
-          .ifPresent(c -> declare(node, property, value(c), css));
+          .ifPresent(c -> declare(node, property, value(property, c), css));
     }
     background(node, css);
     track.ifPresent(t -> css.put("grid-column", "span " + span(t, device) + " / auto"));
@@ -137,8 +137,9 @@ final class Declarations {
     Map<String, String> css = new LinkedHashMap<>();
     for (StyleProperty property : Catalogue.styles(node.kind())) {
       Optional<String> normal =
-          cascade.declared(node, property, device, State.NORMAL).map(this::value);
-      Optional<String> here = cascade.declared(node, property, device, state).map(this::value);
+          cascade.declared(node, property, device, State.NORMAL).map(c -> value(property, c));
+      Optional<String> here =
+          cascade.declared(node, property, device, state).map(c -> value(property, c));
       if (here.isPresent() && !here.equals(normal)) {
         declare(node, property, here.get(), css);
       }
@@ -146,14 +147,18 @@ final class Declarations {
     return css;
   }
 
-  private String value(Candidate candidate) {
+  private String value(StyleProperty property, Candidate candidate) {
+    String css =
+        property == StyleProperty.FONT_FAMILY
+            ? Families.css(candidate.css())
+            : viewportHeights(candidate.css());
     Optional<StyleValue> stored = candidate.value();
     if (stored.isPresent() && stored.get() instanceof StyleValue.TokenRef) {
       String name = "--" + candidate.chain().get(0).name().replace('.', '-');
-      tokens.put(name, viewportHeights(candidate.css()));
+      tokens.put(name, css);
       return "var(" + name + ")";
     }
-    return viewportHeights(candidate.css());
+    return css;
   }
 
   /** A canvas unrolls a page to its full height, so it says itself how high a screen is. */

@@ -66,7 +66,8 @@ class DemoData implements ApplicationRunner {
       return;
     }
     finishes.keep(DemoFinishes.house());
-    for (String picture : List.of("ferry-at-dusk", "harbour-morning", "ropewalk", "rope-coils")) {
+    for (String picture :
+        List.of("ferry-at-dusk", "harbour-morning", "ropewalk", "rope-coils", "roof-frame")) {
       pictures.add(picture, picture + ".svg", bytes(picture + ".svg"));
     }
     addPieces();
@@ -135,7 +136,7 @@ class DemoData implements ApplicationRunner {
                 "12px"),
             styled(button("ob-button", "Next step", "/"), "border-radius", "8px"));
     return styled(
-        band,
+        band.withContent("picture", new FieldValue.Picture("roof-frame", "")),
         "color",
         "{t-on-picture}",
         "background-color",

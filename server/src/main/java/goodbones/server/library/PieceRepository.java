@@ -1,8 +1,8 @@
 package goodbones.server.library;
 
 import java.util.List;
-import org.springframework.data.repository.CrudRepository;
+import org.springframework.data.jpa.repository.JpaRepository;
 
-interface PieceRepository extends CrudRepository<PieceEntity, String> {
+interface PieceRepository extends JpaRepository<PieceEntity, String> {
   List<PieceEntity> findAllByOrderByName();
 }

@@ -102,7 +102,7 @@ public class Pieces implements Library {
   @Transactional
   public void keep(String id, String name, String purpose, Node root, String note, int finishes) {
     Catalogue.require(root);
-    pieces.save(new PieceEntity(id, name, purpose));
+    pieces.saveAndFlush(new PieceEntity(id, name, purpose));
     release(entity(id), root, note, finishes);
   }
 
@@ -116,7 +116,7 @@ public class Pieces implements Library {
     PieceEntity piece = entity(id);
     requireVersion(piece, version);
     piece.edit(root);
-    pieces.save(piece);
+    pieces.saveAndFlush(piece);
   }
 
   /**
@@ -155,7 +155,7 @@ public class Pieces implements Library {
     revisions.save(
         new RevisionEntity(new Revision(piece.id(), next, root, note, finishes), clock.instant()));
     piece.released(next);
-    pieces.save(piece);
+    pieces.saveAndFlush(piece);
     return next;
   }
 

@@ -1,8 +1,8 @@
 package goodbones.server.sites;
 
 import java.util.List;
-import org.springframework.data.repository.CrudRepository;
+import org.springframework.data.jpa.repository.JpaRepository;
 
-interface PageRepository extends CrudRepository<PageEntity, String> {
+interface PageRepository extends JpaRepository<PageEntity, String> {
   List<PageEntity> findBySiteIdOrderByAddress(String siteId);
 }

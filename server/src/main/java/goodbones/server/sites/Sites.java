@@ -112,7 +112,7 @@ public class Sites {
     Catalogue.require(root);
     PageEntity page = new PageEntity(id, siteId, title, address, description);
     page.write(root, clock.instant());
-    pages.save(page);
+    pages.saveAndFlush(page);
     pieces.index(siteId, id, root);
   }
 
@@ -129,7 +129,7 @@ public class Sites {
       throw new Stale("“" + page.title() + "”");
     }
     page.write(root, clock.instant());
-    pages.save(page);
+    pages.saveAndFlush(page);
     pieces.index(page.siteId(), pageId, root);
     return page.state();
   }

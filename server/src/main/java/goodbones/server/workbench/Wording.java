@@ -10,6 +10,7 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.State;
 import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
 import goodbones.style.Candidate;
 import goodbones.style.SiteFinishes;
 import java.util.Optional;
@@ -87,7 +88,7 @@ public final class Wording {
           ? picture.alt().isBlank() ? "a picture" : "picture: " + shortened(picture.alt())
           : "“" + shortened(text(content.value())) + "”";
     } else if (is instanceof LocalValue.StyleIs style) {
-      return style.value().map(finishes::written).orElse("none");
+      return style.value().map(this::withWorth).orElse("none");
     } else if (is instanceof LocalValue.HiddenOn hidden) {
       return hidden.devices().isEmpty()
           ? "shown everywhere"
@@ -97,6 +98,12 @@ public final class Wording {
       return placed.inserted().map(node -> "added here: " + title(node)).orElse("moved here");
     }
     return is instanceof LocalValue.IsRemoved ? "removed" : "changed";
+  }
+
+  private String withWorth(StyleValue value) {
+    return value instanceof StyleValue.TokenRef ref
+        ? finishes.written(value) + " = " + finishes.worth(ref.tokenId()).css()
+        : finishes.written(value);
   }
 
   /** Where a candidate on the trail comes from. */

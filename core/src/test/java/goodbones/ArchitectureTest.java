@@ -1,0 +1,23 @@
+package goodbones;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "goodbones", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  @ArchTest
+  static final ArchRule THE_CORE_IMPORTS_NO_FRAMEWORK =
+      classes()
+          .should()
+          .onlyDependOnClassesThat()
+          .resideInAnyPackage("java..", "goodbones..", "org.jspecify..");
+
+  @ArchTest
+  static final ArchRule PACKAGES_MAKE_NO_RING =
+      slices().matching("goodbones.(*)..").should().beFreeOfCycles();
+}

@@ -1,0 +1,112 @@
+package goodbones.style;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class SiteFinishesTest {
+  private static Token token(String id, String name, TokenType type, String value) {
+    return new Token(id, name, type, StyleValue.parse(value), "");
+  }
+
+  private static SiteFinishes site(Map<String, StyleValue> own, Token... tokens) {
+    return new SiteFinishes(new Finishes(1, List.of(tokens), List.of(), Map.of(), 1023, 639), own);
+  }
+
+  private static final Token BASE = token("a", "color.accent", TokenType.COLOR, "#111111");
+  private static final Token ALIAS = token("b", "color.label", TokenType.COLOR, "{a}");
+  private static final Token SIZE = token("s", "size.text", TokenType.DIMENSION, "17px");
+
+  @Test
+  void anAliasIsLookedUpAfterTheSitesValueReplacesTheHouses() {
+    SiteFinishes site = site(Map.of("a", StyleValue.literal("#222222")), BASE, ALIAS);
+    SiteFinishes.Worth worth = site.worth("b");
+    assertThat(worth.css()).isEqualTo("#222222");
+    assertThat(worth.chain()).extracting(SiteFinishes.Step::own).containsExactly(false, true);
+  }
+
+  @Test
+  void aCircleIsAnErrorThatNamesTheWholeChain() {
+    SiteFinishes site = site(Map.of("a", StyleValue.token("b")), BASE, ALIAS);
+    assertThatThrownBy(() -> site.worth("b"))
+        .isInstanceOf(TokenProblem.class)
+        .hasMessageContaining("color.label → color.accent → color.label");
+  }
+
+  @Test
+  void anUnknownTokenIsAnErrorThatOffersThoseLikeIt() {
+    assertThatThrownBy(() -> site(Map.of(), BASE, SIZE).read("{color.acent}"))
+        .isInstanceOf(TokenProblem.class)
+        .hasMessageContaining("no token “color.acent”")
+        .hasMessageContaining("color.accent");
+    Token dangling = token("d", "color.gone", TokenType.COLOR, "{nowhere}");
+    assertThatThrownBy(() -> site(Map.of(), dangling).worth("d"))
+        .hasMessageContaining("color.gone → nowhere");
+  }
+
+  @Test
+  void aTokenOfAnotherTypeIsRefused() {
+    SiteFinishes site = site(Map.of("a", StyleValue.token("s")), BASE, SIZE);
+    assertThatThrownBy(() -> site.worth("a"))
+        .hasMessageContaining("is a color but leads to a dimension")
+        .hasMessageContaining("color.accent → size.text");
+    assertThatThrownBy(() -> site.require(StyleProperty.COLOR, StyleValue.token("s")))
+        .hasMessageContaining("size.text is a dimension");
+  }
+
+  @Test
+  void aLiteralMustFitItsType() {
+    SiteFinishes site = site(Map.of("a", StyleValue.literal("red-ish")), BASE);
+    assertThatThrownBy(() -> site.worth("a")).hasMessageContaining("cannot be “red-ish”");
+  }
+
+  @Test
+  void valuesAreReadAndWrittenByNameAndKeptById() {
+    SiteFinishes site = site(Map.of(), BASE);
+    StyleValue read = site.read(" {color.accent} ");
+    assertThat(read).isEqualTo(StyleValue.token("a"));
+    assertThat(site.written(read)).isEqualTo("{color.accent}");
+    assertThat(site.read("12px")).isEqualTo(StyleValue.literal("12px"));
+  }
+
+  @Test
+  void lookingUpEndsForEveryGraphOfAliases() {
+    for (long seed = 0; seed < 2000; seed++) {
+      Random random = new Random(seed);
+      int size = 1 + random.nextInt(8);
+      List<Token> tokens = new ArrayList<>();
+      Map<String, StyleValue> own = new HashMap<>();
+      for (int i = 0; i < size; i++) {
+        tokens.add(token("t" + i, "c.n" + i, TokenType.COLOR, value(random, size)));
+        if (random.nextBoolean()) {
+          own.put("t" + i, StyleValue.parse(value(random, size)));
+        }
+      }
+      SiteFinishes site = site(own, tokens.toArray(Token[]::new));
+      for (Token token : tokens) {
+        try {
+          SiteFinishes.Worth worth = site.worth(token.id());
+          assertThat(worth.chain()).hasSizeLessThanOrEqualTo(size);
+          assertThat(worth.css()).startsWith("#");
+        } catch (TokenProblem circle) {
+          assertThat(circle.chain()).as("seed %d", seed).hasSizeGreaterThan(1);
+        }
+      }
+      assertThat(site.with("t0", Optional.of(StyleValue.literal("#123456"))).worth("t0").css())
+          .isEqualTo("#123456");
+    }
+  }
+
+  private static String value(Random random, int size) {
+    return random.nextInt(3) == 0 ? "#00ff00" : "{t" + random.nextInt(size) + "}";
+  }
+}
