@@ -99,23 +99,25 @@ public final class TakeBack {
     Placement now = node.placement().orElseThrow();
     Placement before = written == null ? now : written.before();
     Placement after = written == null ? now : written.after();
+    // A change of a node that only the newer revision has was made since, unless it stood before.
+    Set<LocalKey> stoodBefore = written == null ? Set.of() : before.changes().keySet();
     List<Question> questions = new ArrayList<>();
     Placement merged = merge(after, now, before, questions);
     int from = rollout.revision();
     int to = rollout.before(site.siteId()).orElse(from);
     boolean pinned = merged.pin().isPresent();
     List<Node> chain = pinned ? chain(from, from) : chain(from, to);
-    Rebased rebased = goneOnly(Rebase.of(node.id(), merged, from, chain), before);
+    Rebased rebased = goneOnly(Rebase.of(node.id(), merged, from, chain), stoodBefore);
     questions.addAll(rebased.questions());
     return new Step(site.siteId(), pageId, node.id(), now, rebased, questions);
   }
 
   /** Only what is gone asks, and only if it was edited since; all else comes back as it was. */
-  private static Rebased goneOnly(Rebased rebased, Placement before) {
+  private static Rebased goneOnly(Rebased rebased, Set<LocalKey> stoodBefore) {
     List<Question> gone =
         rebased.questions().stream()
             .filter(q -> q.verdict() == Verdict.GONE)
-            .filter(q -> q.keys().stream().anyMatch(k -> !before.changes().containsKey(k)))
+            .filter(q -> q.keys().stream().anyMatch(k -> !stoodBefore.contains(k)))
             .toList();
     SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
     rebased.verdicts().keySet().forEach(key -> verdicts.put(key, Verdict.STANDS));

@@ -57,6 +57,21 @@ class TakeBackTest {
   }
 
   @Test
+  void atAPlacementThatSimplyFollowedNothingIsLostEither() {
+    LocalValue words = new LocalValue.ContentIs(new FieldValue.Words("Written since"));
+    Rollout unwritten =
+        new Rollout(Scene.PIECE, 2, List.of(new Rollout.AdoptedStep("site", 1, 2)), List.of());
+    Node page =
+        Node.of(Scene.PAGE, Kind.PAGE, "")
+            .withChildren(
+                List.of(
+                    Node.placing(Scene.PLACEMENT, "", Scene.PIECE)
+                        .withPlacement(placement(Map.of(NEW_WORDS, words)))));
+    TakeBack.Step step = new TakeBack(LIBRARY, unwritten).plan(Sites.of(page, 2)).get(0);
+    assertThat(step.questions()).extracting(Question::verdict).containsExactly(Verdict.GONE);
+  }
+
+  @Test
   void anEditMadeSinceStays() {
     Placement before = placement(Map.of());
     Placement now = placement(Map.of(COLOUR, colour("#111111")));

@@ -1,0 +1,135 @@
+package goodbones.server;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Talks to the API as the interface does. */
+final class Api {
+  private static final JsonMapper JSON = new JsonMapper();
+  private final MockMvc mvc;
+
+  /** An answer: its status and its body, an empty object if there is none. */
+  record Answer(int status, JsonNode body) {
+    String detail() {
+      return body.path("detail").asString();
+    }
+  }
+
+  Api(MockMvc mvc) {
+    this.mvc = mvc;
+  }
+
+  Answer read(String path) {
+    return send(get(path));
+  }
+
+  Answer write(String path, Object body) {
+    return send(
+        post(path)
+            .with(csrf())
+            .contentType(MediaType.APPLICATION_JSON)
+            .content(JSON.writeValueAsString(body)));
+  }
+
+  Answer replace(String path, Object body) {
+    return send(
+        put(path)
+            .with(csrf())
+            .contentType(MediaType.APPLICATION_JSON)
+            .content(JSON.writeValueAsString(body)));
+  }
+
+  private Answer send(MockHttpServletRequestBuilder request) {
+    try {
+      MockHttpServletResponse response = mvc.perform(request).andReturn().getResponse();
+      String text = response.getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+      boolean json = text.startsWith("{") || text.startsWith("[");
+      return new Answer(response.getStatus(), JSON.readTree(json ? text : "{}"));
+    } catch (Exception e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  JsonNode page(String id) {
+    return read("/api/pages/" + id + "/workbench").body();
+  }
+
+  JsonNode piece(String id) {
+    return read("/api/pieces/" + id + "/workbench?site=saltmarsh-ferries").body();
+  }
+
+  /**
+   * @param parts the parts of the edit besides its version, names and values in turn
+   */
+  Answer editPage(String page, Object... parts) {
+    return write("/api/pages/" + page + "/edits", edit(page(page).path("version").asLong(), parts));
+  }
+
+  Answer editPiece(String piece, Object... parts) {
+    return write(
+        "/api/pieces/" + piece + "/edits?site=saltmarsh-ferries",
+        edit(piece(piece).path("version").asLong(), parts));
+  }
+
+  static Map<String, Object> edit(long version, Object... parts) {
+    Map<String, Object> edit = new LinkedHashMap<>();
+    edit.put("version", version);
+    for (int i = 0; i < parts.length; i += 2) {
+      edit.put((String) parts[i], parts[i + 1]);
+    }
+    return edit;
+  }
+
+  /** Changes the piece's radius and heading, adds a line, and releases it. */
+  int releaseOpeningBand() {
+    style("ob-button", "border-radius", "{radius.button}");
+    style("ob-heading", "font-size", "72px");
+    editPiece("opening-band", "type", "ADD", "node", "ob-section", "index", 3, "kind", "text");
+    Answer released =
+        write(
+            "/api/pieces/opening-band/release?site=saltmarsh-ferries",
+            Map.of("version", piece("opening-band").path("version").asLong(), "note", "Roomier"));
+    return released.body().path("piece").path("current").asInt();
+  }
+
+  void style(String node, String property, String value) {
+    editPiece(
+        "opening-band",
+        "type",
+        "STYLE",
+        "node",
+        node,
+        "property",
+        property,
+        "device",
+        "desktop",
+        "value",
+        value);
+  }
+
+  void localRadius(String value) {
+    editPage(
+        "om-home",
+        "type",
+        "STYLE",
+        "node",
+        "om-opening/ob-button",
+        "property",
+        "border-radius",
+        "device",
+        "desktop",
+        "value",
+        value);
+  }
+}
