@@ -104,7 +104,7 @@ function TextField({ id, field, node, onEdit }: TextProps) {
     value: draft.text,
     'aria-invalid': draft.problem !== undefined,
     'aria-describedby': `${id}-problem`,
-    onBlur: () => void draft.commit(),
+    onBlur: () => void draft.leave(),
   };
   return (
     <>

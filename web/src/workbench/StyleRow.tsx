@@ -49,7 +49,7 @@ export function StyleRow({ style, node, device, tokens, onEdit, onPick }: Props)
             onChange={(e) => {
               draft.typed(e.target.value);
             }}
-            onBlur={() => void draft.commit()}
+            onBlur={() => void draft.leave()}
             onKeyDown={(e) => {
               if (e.key === 'Enter') void draft.commit();
               else if (e.key === 'Escape') draft.drop();

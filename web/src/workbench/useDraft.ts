@@ -8,6 +8,7 @@ import type { Problem } from '../api/client';
 export function useDraft(value: string, save: (typed: string) => Promise<Problem | undefined>) {
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<Problem>();
+  const [failedText, setFailedText] = useState<string>();
   const [known, setKnown] = useState(value);
   if (known !== value) {
     setKnown(value);
@@ -22,11 +23,16 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
     }
     const failed = await save(next);
     setProblem(failed);
+    setFailedText(failed ? next : undefined);
     if (!failed) setTyped(undefined);
+  };
+  /** Leaving the field saves it, but does not try again what was just refused. */
+  const leave = async () => {
+    if (typed === undefined || typed !== failedText) await commit();
   };
   const drop = () => {
     setTyped(undefined);
     setProblem(undefined);
   };
-  return { text: typed ?? value, typed: setTyped, commit, drop, problem };
+  return { text: typed ?? value, typed: setTyped, commit, leave, drop, problem };
 }

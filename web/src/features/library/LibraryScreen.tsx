@@ -45,6 +45,7 @@ export function LibraryScreen() {
         <label className="flex items-center gap-2">
           In the look of
           <select
+            aria-label="In the look of"
             value={site}
             onChange={(e) => {
               setLook(e.target.value);

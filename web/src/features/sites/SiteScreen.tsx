@@ -172,7 +172,7 @@ function TokenRow({ token, siteId }: { token: Schemas['TokenView']; siteId: stri
           onChange={(e) => {
             draft.typed(e.target.value);
           }}
-          onBlur={() => void draft.commit()}
+          onBlur={() => void draft.leave()}
           onKeyDown={(e) => {
             if (e.key === 'Enter') void draft.commit();
             else if (e.key === 'Escape') draft.drop();
@@ -189,9 +189,7 @@ function TokenRow({ token, siteId }: { token: Schemas['TokenView']; siteId: stri
           {token.type === 'color' && (
             <span className="size-4 border border-line" style={{ background: token.css }} />
           )}
-          <span style={token.type === 'fontFamily' ? { fontFamily: token.css } : undefined}>
-            {token.css}
-          </span>
+          <span>{token.css}</span>
         </span>
       </td>
     </tr>

@@ -1,0 +1,114 @@
+package goodbones.acceptance;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.concurrent.TimeUnit;
+
+/** The packed application with its demo data, started as a process on a free port. */
+final class Application implements AutoCloseable {
+  private static final Path JAR = Path.of("../server/target/server-0.1.0-exec.jar");
+  private static final Duration PATIENCE = Duration.ofSeconds(90);
+  private final HttpClient http = HttpClient.newHttpClient();
+  private final Path data;
+  private final int port;
+  private Process process;
+
+  private Application(Path data, int port) throws IOException {
+    this.data = data;
+    this.port = port;
+    this.process = launch();
+  }
+
+  static Application start() throws IOException {
+    return new Application(Files.createTempDirectory("good-bones"), freePort());
+  }
+
+  private static int freePort() throws IOException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      return free.getLocalPort();
+    }
+  }
+
+  private Process launch() throws IOException {
+    Process started =
+        new ProcessBuilder(
+                "java",
+                "-XX:TieredStopAtLevel=1",
+                "-jar",
+                JAR.toString(),
+                "--goodbones.demo=true",
+                "--goodbones.data=" + data,
+                "--server.port=" + port)
+            .redirectErrorStream(true)
+            .redirectOutput(data.resolve("server.txt").toFile())
+            .start();
+    Instant end = Instant.now().plus(PATIENCE);
+    while (!isHealthy()) {
+      if (!started.isAlive() || Instant.now().isAfter(end)) {
+        throw new IOException(
+            "the application did not start:\n" + Files.readString(data.resolve("server.txt")));
+      }
+    }
+    return started;
+  }
+
+  private boolean isHealthy() {
+    try {
+      return get("/actuator/health").statusCode() == 200;
+    } catch (IOException e) {
+      pause();
+      return false;
+    }
+  }
+
+  private static void pause() {
+    try {
+      TimeUnit.MILLISECONDS.sleep(100);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  HttpResponse<String> get(String path) throws IOException {
+    try {
+      return http.send(
+          HttpRequest.newBuilder(URI.create(address() + path)).build(),
+          HttpResponse.BodyHandlers.ofString());
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException(e);
+    }
+  }
+
+  String address() {
+    return "http://localhost:" + port;
+  }
+
+  /** Stops and starts again on the same data. */
+  void restart() throws IOException {
+    stop();
+    process = launch();
+  }
+
+  private void stop() {
+    process.destroy();
+    try {
+      process.waitFor(20, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  @Override
+  public void close() {
+    stop();
+  }
+}

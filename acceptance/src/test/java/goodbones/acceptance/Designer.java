@@ -1,0 +1,144 @@
+package goodbones.acceptance;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.FrameLocator;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** A person at the browser: what one sees is asked for by role and name. */
+final class Designer implements AutoCloseable {
+  private final Playwright playwright;
+  private final Browser browser;
+  private final BrowserContext context;
+  private final String address;
+  private Page page;
+
+  Designer(String address) {
+    this.address = address;
+    this.playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    this.browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+    this.context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+    this.page = newTab();
+  }
+
+  Page newTab() {
+    Page tab = context.newPage();
+    tab.setDefaultTimeout(15_000);
+    return tab;
+  }
+
+  Page page() {
+    return page;
+  }
+
+  void use(Page tab) {
+    page = tab;
+  }
+
+  void go(String path) {
+    page.navigate(address + path);
+  }
+
+  void signIn() {
+    go("/");
+    button("Sign in as iris").click();
+    heading("Library").waitFor();
+  }
+
+  Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  Locator link(String name) {
+    return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  Locator heading(String name) {
+    return page.getByRole(
+        AriaRole.HEADING, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  Locator region(String name) {
+    return page.getByLabel(name, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  Locator field(String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  /** Takes a node in hand by its name in the outline. */
+  void takeInHand(String name) {
+    region("Outline")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+        .first()
+        .click();
+  }
+
+  /** Takes a section in hand by its strip in the page drawing. */
+  void takeSection(String name) {
+    page.locator("button[title='" + name + "']").click();
+  }
+
+  void set(String label, String value) {
+    field(label).fill(value);
+    page.keyboard().press("Enter");
+  }
+
+  void awaitSaved() {
+    PlaywrightAssertions.assertThat(
+            page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+        .isVisible();
+  }
+
+  /** What one of the three frames, or any other frame, shows. */
+  FrameLocator frame(String title) {
+    return page.frameLocator("iframe[title='" + title + "']");
+  }
+
+  /** A computed style of an element in a frame, as the browser has it. */
+  String style(String frameTitle, String selector, String property) {
+    Locator found = frame(frameTitle).locator(selector).first();
+    found.waitFor();
+    return (String) found.evaluate("(e, p) => getComputedStyle(e).getPropertyValue(p)", property);
+  }
+
+  double viewportWidth(String frameTitle) {
+    Frame content =
+        page.locator("iframe[title='" + frameTitle + "']").elementHandle().contentFrame();
+    return ((Number) content.evaluate("() => window.innerWidth")).doubleValue();
+  }
+
+  @Override
+  public void close() {
+    context.close();
+    browser.close();
+    playwright.close();
+  }
+}

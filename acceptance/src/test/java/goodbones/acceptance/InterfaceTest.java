@@ -1,0 +1,148 @@
+package goodbones.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The screens themselves: accessibility, the keyboard, two tabs, wrong files, reload. */
+class InterfaceTest {
+  private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
+  private static final String DESKTOP = "Desktop, 1280 px wide";
+  private static final String FERRIES_PAGE = "/sites/saltmarsh-ferries/pages/sf-home";
+  private static Application application;
+  private static Designer designer;
+
+  @BeforeAll
+  static void open() throws IOException {
+    application = Application.start();
+    designer = new Designer(application.address());
+    designer.signIn();
+  }
+
+  @AfterAll
+  static void close() {
+    designer.close();
+    application.close();
+  }
+
+  /** axe-core, rules of WCAG 2.2 A and AA; clients' pages in the frames are not our screens. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "/library",
+        "/library/opening-band?site=oakum-rope-museum",
+        "/sites",
+        "/sites/saltmarsh-ferries",
+        FERRIES_PAGE,
+        "/rollouts"
+      })
+  void axeFindsNoSeriousFault(String path) throws IOException {
+    designer.go(path);
+    designer.page().locator("h1").first().waitFor();
+    designer.page().locator("[role=status]").or(designer.page().locator("main")).first().waitFor();
+    designer.page().evaluate(Files.readString(AXE, StandardCharsets.UTF_8));
+    @SuppressWarnings("unchecked")
+    List<String> faults =
+        (List<String>)
+            designer
+                .page()
+                .evaluate(
+                    "async () => (await axe.run({exclude: [['iframe']]}, {iframes: false, runOnly:"
+                        + " ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa']})).violations"
+                        + ".filter(v => ['serious','critical'].includes(v.impact))"
+                        + ".flatMap(v => v.nodes.map(n => v.id + ': ' + n.html.slice(0, 160)))");
+    assertThat(faults).isEmpty();
+  }
+
+  @Test
+  void nothingIsCutAtTheSmallestWidth() {
+    for (String path : List.of("/library", "/sites/saltmarsh-ferries", FERRIES_PAGE, "/rollouts")) {
+      designer.go(path);
+      designer.page().locator("h1").first().waitFor();
+      assertThat((Boolean) designer.page().evaluate("() => document.body.scrollWidth <= 1280"))
+          .as(path)
+          .isTrue();
+    }
+  }
+
+  @Test
+  void theKeyboardAloneDoesAnEdit() {
+    designer.go(FERRIES_PAGE);
+    designer.takeInHand("Sailing since 1931");
+    designer.field("Words").focus();
+    designer.page().keyboard().press("Control+a");
+    designer.page().keyboard().type("On time since 1931");
+    designer.page().keyboard().press("Enter");
+    assertThat(designer.frame(DESKTOP).locator("p").first()).hasText("On time since 1931");
+    designer.button("Undo: change words of label").focus();
+    designer.page().keyboard().press("Enter");
+    assertThat(designer.frame(DESKTOP).locator("p").first()).hasText("Sailing since 1931");
+    designer.page().keyboard().press("Escape");
+    assertThat(designer.page())
+        .hasURL(java.util.regex.Pattern.compile(".*node=sf-opening%2Fob-section.*"));
+  }
+
+  @Test
+  void aSecondTabIsToldAndWhatWasTypedIsKept() {
+    designer.go(FERRIES_PAGE);
+    designer.takeSection("Words of travellers");
+    designer.takeInHand("Maud Tillery");
+    Page first = designer.page();
+    Page second = designer.newTab();
+    designer.use(second);
+    designer.go(FERRIES_PAGE);
+    designer.takeSection("Words of travellers");
+    designer.takeInHand("“The best half hour");
+    designer.set("Words", "“Half an hour well spent.”");
+    designer.awaitSaved();
+    designer.use(first);
+    designer.set("Words", "Maud Tillery, Gull Holm");
+    assertThat(designer.page().getByText("Not saved: changed in another tab")).isVisible();
+    assertThat(designer.field("Words")).hasValue("Maud Tillery, Gull Holm");
+    designer.button("Load the newest state").click();
+    assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
+    assertThat(designer.field("Words")).hasValue("Maud Tillery, Gull Holm");
+    designer.field("Words").focus();
+    designer.page().keyboard().press("Enter");
+    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, Gull Holm");
+    second.close();
+  }
+
+  @Test
+  void aWrongFileIsRefusedOnTheScreen() throws IOException {
+    Path file = Files.createTempFile("timetable", ".png");
+    Files.writeString(file, "09:40, 11:10, 12:40");
+    designer.go(FERRIES_PAGE);
+    designer.takeSection("Opening band");
+    designer.page().getByText("Choose another").click();
+    designer.page().locator("input[type=file]").setInputFiles(file);
+    assertThat(designer.page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
+        .containsText("is not a picture that can be used here");
+    designer.button("Leave it as it is").click();
+  }
+
+  @Test
+  void theAddressLeadsBackToTheSamePlace() {
+    designer.go(FERRIES_PAGE + "?lead=phone&node=sf-route-h2");
+    assertThat(designer.region("Phone frame")).containsText("edits go to phone alone");
+    assertThat(designer.field("Words")).hasValue("Inner Skerry");
+    designer.set("Text size", "19px");
+    assertThat(designer.frame("Phone, 390 px wide").locator("h3").nth(1))
+        .hasCSS("font-size", "19px");
+    assertThat(designer.frame(DESKTOP).locator("h3").nth(1)).hasCSS("font-size", "22px");
+    designer.page().reload();
+    assertThat(designer.field("Text size")).hasValue("19px");
+  }
+}
