@@ -51,7 +51,7 @@ export function FieldRow({ field, node, inPiece, onEdit }: Props) {
 }
 
 function SlotState({ field, node, inPiece, onEdit }: Props) {
-  if (field.key === 'level') return null;
+  if (field.key === 'level' && !field.local) return null;
   if (inPiece) {
     return (
       <label className="flex items-center gap-1 text-soft">

@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useWidth } from '../ui/useWidth';
 import { devices, type DeviceKey } from './devices';
 import { Frame, type Boxes } from './Frame';
@@ -46,6 +46,18 @@ function Pane({ device, html, chain, isLead, row, onLead, onPick, onKey }: PaneP
   const [area, room] = useWidth<HTMLDivElement>();
   const [boxes, setBoxes] = useState<Boxes>(new Map());
   const scale = room === 0 ? 0.3 : Math.min(1, room / device.width);
+  const inHand = chain[chain.length - 1];
+  const box = inHand && inHand.kind !== 'page' ? boxes.get(inHand.id) : undefined;
+  const top = box && box.y * scale;
+  const bottom = box && (box.y + box.height) * scale;
+  useEffect(() => {
+    const view = area.current;
+    if (!view || top === undefined || bottom === undefined) return;
+    const outside = bottom < view.scrollTop + 24 || top > view.scrollTop + view.clientHeight - 24;
+    if (outside) view.scrollTo({ top: Math.max(0, top - 48) });
+    // Only taking another thing in hand scrolls; an edit that moves it does not.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [area, inHand?.id, top === undefined, scale]);
   const pick = useCallback(
     (node: string) => {
       if (!isLead) onLead(device.key);

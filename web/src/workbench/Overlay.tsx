@@ -31,9 +31,10 @@ export function Overlay(props: Props) {
     <div className="absolute inset-0 pointer-events-none" aria-hidden>
       <svg className="absolute inset-0 w-full h-full overflow-visible">
         {(quiet ? shapes.slice(-1) : shapes).map((shape) => {
-          const line = stroke[levelOf(shape.kind)];
+          const level = stroke[levelOf(shape.kind)];
+          const line = quiet ? { ...level, width: Math.min(level.width, 1.5) } : level;
           // A section's line lies inside its edge; an element's stands off, so that it crosses no words.
-          const inset = shape.kind === 'section' ? line.width / 2 + 1 : -3;
+          const inset = shape.kind === 'section' ? line.width / 2 + 1 : quiet ? -1.5 : -3;
           const rect = {
             x: shape.x + inset,
             y: shape.y + inset,

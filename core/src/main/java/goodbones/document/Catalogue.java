@@ -26,7 +26,11 @@ public final class Catalogue {
   public static final int COLUMN_LIMIT = 12;
 
   private record Entry(
-      List<Field> fields, Set<Kind> children, Set<StyleProperty> styles, Set<State> states) {}
+      List<Field> fields, Set<Kind> children, Set<StyleProperty> styles, Set<State> states) {
+    private List<StyleProperty> ordered() {
+      return styles.stream().sorted().toList();
+    }
+  }
 
   private static final Map<Kind, Entry> ENTRIES = new EnumMap<>(Kind.class);
 
@@ -94,6 +98,12 @@ public final class Catalogue {
     add(Kind.PLACEMENT, List.of(), Set.of(), Set.of());
   }
 
+  private static final Map<Kind, List<StyleProperty>> ORDERED = new EnumMap<>(Kind.class);
+
+  static {
+    ENTRIES.forEach((kind, entry) -> ORDERED.put(kind, entry.ordered()));
+  }
+
   private Catalogue() {}
 
   private static Field words(int limit) {
@@ -128,7 +138,7 @@ public final class Catalogue {
 
   /** The style properties of a kind, in the order in which they are declared. */
   public static List<StyleProperty> styles(Kind kind) {
-    return entry(kind).styles().stream().sorted().toList();
+    return java.util.Objects.requireNonNull(ORDERED.get(kind), () -> "no entry for " + kind);
   }
 
   public static boolean hasStyle(Kind kind, StyleProperty property) {

@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
 /**
@@ -30,19 +31,23 @@ final class Declarations {
   private final Finishes finishes;
   private final SortedMap<String, String> tokens;
   private final UnaryOperator<String> pictureUrl;
+  private final Consumer<String> families;
 
   /**
    * @param tokens receives the custom properties that the declarations use
+   * @param families receives the font stacks that the declarations set
    */
   Declarations(
       Cascade cascade,
       Finishes finishes,
       SortedMap<String, String> tokens,
-      UnaryOperator<String> pictureUrl) {
+      UnaryOperator<String> pictureUrl,
+      Consumer<String> families) {
     this.cascade = cascade;
     this.finishes = finishes;
     this.tokens = tokens;
     this.pictureUrl = pictureUrl;
+    this.families = families;
   }
 
   /** A place in a row: the row, and the column's index among its siblings. */
@@ -148,6 +153,9 @@ final class Declarations {
   }
 
   private String value(StyleProperty property, Candidate candidate) {
+    if (property == StyleProperty.FONT_FAMILY) {
+      families.accept(candidate.css());
+    }
     String css =
         property == StyleProperty.FONT_FAMILY
             ? Families.css(candidate.css())

@@ -1,10 +1,8 @@
 package goodbones.render;
 
-import goodbones.document.Device;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
-import goodbones.document.StyleProperty;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.style.SiteFinishes;
@@ -26,7 +24,6 @@ import java.util.TreeSet;
  */
 public final class Renderer {
   private final Surroundings surroundings;
-  private final Cascade cascade;
   private final Declarations declarations;
   private final SortedMap<String, String> rules = new TreeMap<>();
   private final SortedMap<String, String> tokens = new TreeMap<>();
@@ -36,16 +33,16 @@ public final class Renderer {
 
   private Renderer(Shown page, SiteFinishes finishes, Surroundings surroundings) {
     this.surroundings = surroundings;
-    this.cascade = new Cascade(page.root(), page, finishes);
     this.declarations =
         new Declarations(
-            cascade,
+            new Cascade(page.root(), page, finishes),
             finishes.house(),
             tokens,
             id -> {
               pictures.add(id);
               return surroundings.pictureUrl().apply(id);
-            });
+            },
+            this::collectFamily);
   }
 
   /**
@@ -142,16 +139,15 @@ public final class Renderer {
       html.append(" data-node=\"").append(node.id()).append('"');
     }
     html.append(attributes).append('>');
-    collectFamily(node);
   }
 
-  private void collectFamily(Node node) {
-    for (Device device : Device.values()) {
-      String stack = cascade.computed(node, StyleProperty.FONT_FAMILY, device).css();
-      String family = stack.split(",")[0].strip();
-      if (surroundings.fontUrls().containsKey(family)) {
-        families.add(family);
-      }
+  /**
+   * Notes a family that ships with the application, wherever a stack that begins with it is set.
+   */
+  private void collectFamily(String stack) {
+    String family = stack.split(",")[0].strip();
+    if (surroundings.fontUrls().containsKey(family)) {
+      families.add(family);
     }
   }
 

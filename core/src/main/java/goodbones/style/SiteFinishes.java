@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 
 /**
@@ -21,6 +22,7 @@ public final class SiteFinishes {
   private final Map<String, StyleValue> siteValues;
   private final Map<String, Token> byId = new LinkedHashMap<>();
   private final Map<String, NamedStyle> styles = new HashMap<>();
+  private final Map<String, Worth> known = new ConcurrentHashMap<>();
 
   /** What a token is worth, and the steps that lead there. */
   public record Worth(String css, List<Step> chain) {
@@ -71,6 +73,16 @@ public final class SiteFinishes {
    *     another type or back to itself, or the literal at the end does not fit the type
    */
   public Worth worth(String tokenId) {
+    Worth before = known.get(tokenId);
+    if (before != null) {
+      return before;
+    }
+    Worth found = lookUp(tokenId);
+    known.put(tokenId, found);
+    return found;
+  }
+
+  private Worth lookUp(String tokenId) {
     List<Step> chain = new ArrayList<>();
     Set<String> seen = new LinkedHashSet<>();
     Token first = token(tokenId, seen);
