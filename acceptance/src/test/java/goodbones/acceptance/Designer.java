@@ -129,10 +129,13 @@ final class Designer implements AutoCloseable {
     return (String) found.evaluate("(e, p) => getComputedStyle(e).getPropertyValue(p)", property);
   }
 
+  /** The document inside a frame. */
+  Frame content(String frameTitle) {
+    return page.locator("iframe[title='" + frameTitle + "']").elementHandle().contentFrame();
+  }
+
   double viewportWidth(String frameTitle) {
-    Frame content =
-        page.locator("iframe[title='" + frameTitle + "']").elementHandle().contentFrame();
-    return ((Number) content.evaluate("() => window.innerWidth")).doubleValue();
+    return ((Number) content(frameTitle).evaluate("() => window.innerWidth")).doubleValue();
   }
 
   @Override
