@@ -1,6 +1,7 @@
 package goodbones;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -15,7 +16,17 @@ class ArchitectureTest {
       classes()
           .should()
           .onlyDependOnClassesThat()
-          .resideInAnyPackage("java..", "goodbones..", "org.jspecify..");
+          .resideInAnyPackage(
+              "java..", "goodbones..", "org.jspecify..", "tools.jackson..", "org.brotli..");
+
+  @ArchTest
+  static final ArchRule ONLY_OPEN_FORMATS_KNOW_JSON =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("goodbones.exchange..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("tools.jackson..");
 
   @ArchTest
   static final ArchRule PACKAGES_MAKE_NO_RING =

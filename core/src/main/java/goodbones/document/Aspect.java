@@ -6,6 +6,7 @@ import java.util.Comparator;
 public sealed interface Aspect extends Comparable<Aspect> {
   Aspect VISIBILITY = new Visibility();
   Aspect NAMED_STYLES = new NamedStyles();
+  Aspect SCHEME = new Scheme();
   Aspect REMOVED = new Removed();
   Aspect PLACED = new Placed();
 
@@ -38,6 +39,14 @@ public sealed interface Aspect extends Comparable<Aspect> {
     @Override
     public String toString() {
       return "named-styles";
+    }
+  }
+
+  /** The colour scheme that a section takes. */
+  record Scheme() implements Aspect {
+    @Override
+    public String toString() {
+      return "scheme";
     }
   }
 
@@ -78,6 +87,7 @@ public sealed interface Aspect extends Comparable<Aspect> {
     return switch (text) {
       case "visibility" -> VISIBILITY;
       case "named-styles" -> NAMED_STYLES;
+      case "scheme" -> SCHEME;
       case "removed" -> REMOVED;
       case "placed" -> PLACED;
       default -> throw new IllegalArgumentException("“" + text + "” is not an aspect of a node");

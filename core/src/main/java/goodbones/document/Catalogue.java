@@ -46,7 +46,10 @@ public final class Catalogue {
           PADDING_LEFT,
           RADIUS,
           RULE_WIDTH,
-          RULE_COLOR);
+          RULE_COLOR,
+          GRADIENT,
+          BORDER,
+          SHADOW);
   private static final Set<StyleProperty> ELEMENT =
       EnumSet.of(MARGIN_TOP, MARGIN_BOTTOM, MAX_WIDTH, PLACE);
 
@@ -88,13 +91,13 @@ public final class Catalogue {
         new Entry(
             List.of(words(80), link),
             Set.of(),
-            union(TYPE, BOX, ELEMENT),
+            union(TYPE, BOX, ELEMENT, EnumSet.of(TRANSITION)),
             EnumSet.of(State.NORMAL, State.HOVER, State.FOCUS, State.CURRENT)));
     add(
         Kind.PICTURE,
         List.of(picture),
         Set.of(),
-        union(ELEMENT, EnumSet.of(RADIUS, PICTURE_FIT, PICTURE_RATIO)));
+        union(ELEMENT, EnumSet.of(RADIUS, BORDER, SHADOW, PICTURE_FIT, PICTURE_RATIO)));
     add(Kind.PLACEMENT, List.of(), Set.of(), Set.of());
   }
 
@@ -198,6 +201,9 @@ public final class Catalogue {
     }
     if ((node.kind() == Kind.PLACEMENT) != node.placement().isPresent()) {
       faults.add(fault(node, "A placement, and only a placement, names a piece"));
+    }
+    if (node.scheme().isPresent() && node.kind() != Kind.SECTION) {
+      faults.add(fault(node, "Only a section takes a colour scheme"));
     }
     checkContent(node, faults);
     node.styles().forEach((key, value) -> styleFault(node, key, value).ifPresent(faults::add));

@@ -39,6 +39,9 @@ public sealed interface Edit {
     }
   }
 
+  /** Says which colour scheme a section takes; empty for the one around it. */
+  record SetScheme(NodeId node, Optional<String> scheme) implements Edit {}
+
   /** Makes a field a slot, or fixes it. */
   record SetSlot(NodeId node, String field, boolean slot) implements Edit {}
 

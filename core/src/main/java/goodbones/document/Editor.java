@@ -51,6 +51,11 @@ public final class Editor {
       return new Edited(
           root.change(e.node(), n -> n.withNamedStyles(e.ids())),
           new Edit.SetNamedStyles(e.node(), node.namedStyles()));
+    } else if (edit instanceof Edit.SetScheme e) {
+      Node node = require(root, e.node());
+      return new Edited(
+          root.change(e.node(), n -> n.withScheme(e.scheme())),
+          new Edit.SetScheme(e.node(), node.scheme()));
     } else if (edit instanceof Edit.SetSlot e) {
       return setSlot(root, e);
     } else if (edit instanceof Edit.Rename e) {

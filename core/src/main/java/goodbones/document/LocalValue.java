@@ -28,6 +28,9 @@ public sealed interface LocalValue {
     }
   }
 
+  /** The colour scheme that the section takes here; empty for the one around it. */
+  record SchemeIs(Optional<String> scheme) implements LocalValue {}
+
   /** The node is removed here. */
   record IsRemoved() implements LocalValue {}
 

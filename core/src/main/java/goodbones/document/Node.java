@@ -18,6 +18,7 @@ import java.util.function.UnaryOperator;
  * @param content field key to value
  * @param styles the node's own style values
  * @param namedStyles ids of named styles; the last one named wins
+ * @param scheme the id of the colour scheme that everything inside takes; only a section has one
  * @param hiddenOn devices on which the node is not shown
  * @param slots keys of the fields that a placement fills for itself
  * @param placement what is placed here; present exactly when the kind is {@link Kind#PLACEMENT}
@@ -29,6 +30,7 @@ public record Node(
     SortedMap<String, FieldValue> content,
     SortedMap<StyleKey, StyleValue> styles,
     List<String> namedStyles,
+    Optional<String> scheme,
     Set<Device> hiddenOn,
     SortedSet<String> slots,
     Optional<Placement> placement,
@@ -41,6 +43,7 @@ public record Node(
     content = Sorted.map(content);
     styles = Sorted.map(styles);
     namedStyles = List.copyOf(namedStyles);
+    Objects.requireNonNull(scheme, "scheme");
     hiddenOn = Sorted.devices(hiddenOn);
     slots = Sorted.set(slots);
     Objects.requireNonNull(placement, "placement");
@@ -56,6 +59,7 @@ public record Node(
         Collections.emptySortedMap(),
         Collections.emptySortedMap(),
         List.of(),
+        Optional.empty(),
         Set.of(),
         Catalogue.defaultSlots(kind),
         Optional.empty(),
@@ -68,11 +72,13 @@ public record Node(
   }
 
   public Node withId(NodeId newId) {
-    return copy(newId, name, content, styles, namedStyles, hiddenOn, slots, placement, children);
+    return copy(
+        newId, name, content, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
   }
 
   public Node withName(String newName) {
-    return copy(id, newName, content, styles, namedStyles, hiddenOn, slots, placement, children);
+    return copy(
+        id, newName, content, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
   }
 
   public Node withContent(String field, FieldValue value) {
@@ -86,7 +92,8 @@ public record Node(
   }
 
   public Node withContent(SortedMap<String, FieldValue> newContent) {
-    return copy(id, name, newContent, styles, namedStyles, hiddenOn, slots, placement, children);
+    return copy(
+        id, name, newContent, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
   }
 
   public Node withStyle(StyleKey key, StyleValue value) {
@@ -100,11 +107,18 @@ public record Node(
   }
 
   public Node withStyles(SortedMap<StyleKey, StyleValue> newStyles) {
-    return copy(id, name, content, newStyles, namedStyles, hiddenOn, slots, placement, children);
+    return copy(
+        id, name, content, newStyles, namedStyles, scheme, hiddenOn, slots, placement, children);
   }
 
   public Node withNamedStyles(List<String> newNamedStyles) {
-    return copy(id, name, content, styles, newNamedStyles, hiddenOn, slots, placement, children);
+    return copy(
+        id, name, content, styles, newNamedStyles, scheme, hiddenOn, slots, placement, children);
+  }
+
+  public Node withScheme(Optional<String> newScheme) {
+    return copy(
+        id, name, content, styles, namedStyles, newScheme, hiddenOn, slots, placement, children);
   }
 
   public Node withHiddenOn(Collection<Device> devices) {
@@ -114,6 +128,7 @@ public record Node(
         content,
         styles,
         namedStyles,
+        scheme,
         Sorted.devices(devices),
         slots,
         placement,
@@ -127,6 +142,7 @@ public record Node(
         content,
         styles,
         namedStyles,
+        scheme,
         hiddenOn,
         Sorted.set(newSlots),
         placement,
@@ -140,6 +156,7 @@ public record Node(
         content,
         styles,
         namedStyles,
+        scheme,
         hiddenOn,
         slots,
         Optional.of(newPlacement),
@@ -147,7 +164,8 @@ public record Node(
   }
 
   public Node withChildren(List<Node> newChildren) {
-    return copy(id, name, content, styles, namedStyles, hiddenOn, slots, placement, newChildren);
+    return copy(
+        id, name, content, styles, namedStyles, scheme, hiddenOn, slots, placement, newChildren);
   }
 
   private Node copy(
@@ -156,12 +174,13 @@ public record Node(
       SortedMap<String, FieldValue> content,
       SortedMap<StyleKey, StyleValue> styles,
       List<String> namedStyles,
+      Optional<String> scheme,
       Set<Device> hiddenOn,
       SortedSet<String> slots,
       Optional<Placement> placement,
       List<Node> children) {
     return new Node(
-        id, kind, name, content, styles, namedStyles, hiddenOn, slots, placement, children);
+        id, kind, name, content, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
   }
 
   /** Visits this node and everything below it, parents before children, siblings in order. */

@@ -40,6 +40,10 @@ public enum StyleProperty {
   RADIUS("border-radius", "Corner radius", ValueType.LENGTH, false, "0"),
   RULE_WIDTH("border-top-width", "Rule above", ValueType.LENGTH, false, "0"),
   RULE_COLOR("border-top-color", "Rule colour", ValueType.COLOUR, false, "#000000"),
+  GRADIENT("background-gradient", "Gradient", ValueType.GRADIENT, false, "none"),
+  BORDER("border", "Border", ValueType.BORDER, false, "none"),
+  SHADOW("box-shadow", "Shadow", ValueType.SHADOW, false, "none"),
+  TRANSITION("transition", "Motion", ValueType.TRANSITION, false, "0s"),
   PICTURE_FIT("object-fit", "Picture fit", ValueType.FIT, false, "cover"),
   PICTURE_RATIO("aspect-ratio", "Picture ratio", ValueType.RATIO, false, "auto");
 

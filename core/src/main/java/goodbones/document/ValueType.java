@@ -1,27 +1,28 @@
 package goodbones.document;
 
+import goodbones.colour.Colour;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /**
- * The forms a literal style value may take. Checked by pattern, so no value can leave its place in
- * CSS.
+ * The forms a literal style value may take. Every value is checked against its form, so none can
+ * leave its place in CSS.
  */
 public enum ValueType {
   COLOUR(
-      "a colour such as #1d3a4c, #0008 or rgb(29 58 76 / 60%)",
-      "#([0-9a-fA-F]{3}|[0-9a-fA-F]{4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})"
-          + "|rgb\\( ?\\d{1,3} \\d{1,3} \\d{1,3}( / (\\d{1,3}(\\.\\d+)?%|0|1|0?\\.\\d+))? ?\\)"
-          + "|transparent"),
-  LENGTH("a length such as 24px, 1.5rem or 4vw", "-?(\\d+(\\.\\d+)?|\\.\\d+)(px|rem|vw|vh)|0"),
+      "a colour such as #1d3a4c, rgb(29 58 76 / 60%) or oklch(45% 0.08 235)", ValueType::isColour),
+  LENGTH(
+      "a length such as 24px, 1.5rem or clamp(16px, 1rem + 2vw, 32px)",
+      "-?" + Form.NUMBER + Form.UNIT + "|0|" + Form.FLUID),
   SIZE(
       "a length or share such as 24px, 1.5rem, 50% or 75vh",
-      "(\\d+(\\.\\d+)?|\\.\\d+)(px|rem|vw|vh|%)|0|none|auto"),
+      Form.NUMBER + "(px|rem|vw|vh|%)|0|none|auto|" + Form.FLUID),
   MARGIN(
       "a length such as 24px or -8px, or auto",
-      "-?(\\d+(\\.\\d+)?|\\.\\d+)(px|rem|vw|vh|%)|0|auto"),
-  NUMBER("a number such as 1.4", "\\d+(\\.\\d+)?|\\.\\d+"),
-  LINE_HEIGHT("a ratio such as 1.4, or a length such as 28px", "\\d+(\\.\\d+)?(px|rem)?|\\.\\d+"),
-  WEIGHT("a weight from 100 to 900", "[1-9]00"),
+      "-?" + Form.NUMBER + "(px|rem|vw|vh|%)|0|auto|" + Form.FLUID),
+  NUMBER("a number such as 1.4", "-?" + Form.NUMBER),
+  LINE_HEIGHT("a ratio such as 1.4, or a length such as 28px", Form.NUMBER + "(px|rem)?|normal"),
+  WEIGHT("a weight from 1 to 1000, such as 600", "[1-9]\\d{0,2}|1000"),
   FAMILY(
       "font families such as Literata, Georgia, serif",
       "[A-Za-z][A-Za-z0-9 -]*(, ?[A-Za-z][A-Za-z0-9 -]*)*"),
@@ -32,14 +33,46 @@ public enum ValueType {
   RATIO("a ratio such as 3 / 2, or auto", "\\d+(\\.\\d+)? ?/ ?\\d+(\\.\\d+)?|auto"),
   SPANS(
       "widths in twelfths, one for each column, such as 7 5",
-      "([1-9]|1[0-2])( ([1-9]|1[0-2])){0,11}");
+      "([1-9]|1[0-2])( ([1-9]|1[0-2])){0,11}"),
+  DURATION("a time such as 200ms or 0.2s", Form.NUMBER + "(ms|s)|0s"),
+  CURVE(
+      "a curve such as ease or cubic-bezier(0.2, 0, 0, 1)",
+      "linear|ease|ease-in|ease-out|ease-in-out"
+          + "|cubic-bezier\\((0|1|0?\\.\\d+|1\\.0+), ?-?"
+          + Form.NUMBER
+          + ", ?(0|1|0?\\.\\d+|1\\.0+), ?-?"
+          + Form.NUMBER
+          + "\\)"),
+  STROKE(
+      "solid, dashed, dotted, double, groove, ridge, inset or outset",
+      "solid|dashed|dotted|double|groove|ridge|inset|outset"),
+  SHADOW(
+      "a shadow such as 0 4px 12px 0 rgb(0 0 0 / 20%): across, down, blur, spread and colour; or"
+          + " none"),
+  BORDER("a border such as 1px solid #cfc8ba, or none"),
+  TRANSITION("a duration, delay and curve such as 200ms 0ms ease"),
+  GRADIENT("a gradient such as linear-gradient(180deg, #0000 0%, #0b2638 100%), or none"),
+  TYPOGRAPHY(
+      "weight, size/line height, letter spacing and families, such as 600 32px/1.2 0px Literata,"
+          + " serif");
 
+  private static final int LENGTH_LIMIT = 400;
   private final String form;
-  private final Pattern pattern;
+  private final Predicate<String> accepts;
+
+  /** A form of several parts. */
+  ValueType(String form) {
+    this.form = form;
+    this.accepts = css -> Composite.parts(this, css).isPresent();
+  }
 
   ValueType(String form, String pattern) {
+    this(form, Pattern.compile(pattern).asMatchPredicate());
+  }
+
+  ValueType(String form, Predicate<String> accepts) {
     this.form = form;
-    this.pattern = Pattern.compile(pattern);
+    this.accepts = accepts;
   }
 
   /** What a right value looks like, in words for a message. */
@@ -48,6 +81,35 @@ public enum ValueType {
   }
 
   public boolean accepts(String literal) {
-    return literal.length() <= 200 && pattern.matcher(literal).matches();
+    return literal.length() <= LENGTH_LIMIT && accepts.test(literal);
+  }
+
+  private static boolean isColour(String css) {
+    try {
+      Colour.parse(css);
+      return css.equals(css.strip());
+    } catch (IllegalArgumentException notAColour) {
+      return false;
+    }
+  }
+
+  /** Patterns that several forms share. */
+  private static final class Form {
+    static final String NUMBER = "(\\d+(\\.\\d+)?|\\.\\d+)";
+    static final String UNIT = "(px|rem|em|vw|vh)";
+    static final String FLUID =
+        "clamp\\("
+            + NUMBER
+            + UNIT
+            + ", ?-?"
+            + NUMBER
+            + UNIT
+            + "( [+-] "
+            + NUMBER
+            + UNIT
+            + ")*, ?"
+            + NUMBER
+            + UNIT
+            + "\\)";
   }
 }

@@ -65,6 +65,9 @@ final class LocalEdits {
     } else if (edit instanceof Edit.SetNamedStyles e && e.node().isInside()) {
       return local(e.node(), Aspect.NAMED_STYLES, new LocalValue.NamedStylesAre(e.ids()), false)
           .orElseGet(() -> inInsert(e.node(), new Edit.SetNamedStyles(e.node().inner(), e.ids())));
+    } else if (edit instanceof Edit.SetScheme e && e.node().isInside()) {
+      return local(e.node(), Aspect.SCHEME, new LocalValue.SchemeIs(e.scheme()), false)
+          .orElseGet(() -> inInsert(e.node(), new Edit.SetScheme(e.node().inner(), e.scheme())));
     } else if (edit instanceof Edit.Rename e && e.node().isInside()) {
       throw Refused.at(node(e.node()), "Its name belongs to the piece; rename it there");
     } else if (edit instanceof Edit.SetSlot e && e.node().isInside()) {

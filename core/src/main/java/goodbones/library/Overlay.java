@@ -177,6 +177,8 @@ public final class Overlay {
       return node.withHiddenOn(hidden.devices());
     } else if (value instanceof LocalValue.NamedStylesAre named) {
       return node.withNamedStyles(named.ids());
+    } else if (value instanceof LocalValue.SchemeIs is) {
+      return node.withScheme(is.scheme());
     }
     return node;
   }

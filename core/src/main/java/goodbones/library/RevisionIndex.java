@@ -74,6 +74,8 @@ public final class RevisionIndex {
       return Optional.of(new LocalValue.HiddenOn(node.hiddenOn()));
     } else if (aspect instanceof Aspect.NamedStyles) {
       return Optional.of(new LocalValue.NamedStylesAre(node.namedStyles()));
+    } else if (aspect instanceof Aspect.Scheme) {
+      return Optional.of(new LocalValue.SchemeIs(node.scheme()));
     } else if (aspect instanceof Aspect.Placed) {
       return parent(key.node()).map(p -> new LocalValue.PlacedUnder(p, Optional.empty()));
     }

@@ -1,6 +1,7 @@
 package goodbones.render;
 
 import goodbones.document.Catalogue;
+import goodbones.document.Composite;
 import goodbones.document.Device;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
@@ -18,29 +19,34 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.SortedMap;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 
 /**
  * Flattens the first two steps of the cascade for one node into CSS: longhands only, what all
  * devices share first, then one rule for each device in exclusive ranges, states after.
  */
 final class Declarations {
+  private static final Pattern VH = Pattern.compile("(\\d*\\.?\\d+)vh\\b");
+  private static final String OVERLAY = "--overlay";
+  private static final String GRADIENT = "--gradient";
+  private static final List<String> SIDES = List.of("top", "right", "bottom", "left");
+
   private final Cascade cascade;
   private final Finishes finishes;
-  private final SortedMap<String, String> tokens;
+  private final Properties tokens;
   private final UnaryOperator<String> pictureUrl;
   private final Consumer<String> families;
 
   /**
-   * @param tokens receives the custom properties that the declarations use
+   * @param tokens notes the custom properties that the declarations use
    * @param families receives the font stacks that the declarations set
    */
   Declarations(
       Cascade cascade,
       Finishes finishes,
-      SortedMap<String, String> tokens,
+      Properties tokens,
       UnaryOperator<String> pictureUrl,
       Consumer<String> families) {
     this.cascade = cascade;
@@ -131,7 +137,7 @@ final class Declarations {
     for (StyleProperty property : Catalogue.styles(node.kind())) {
       cascade
           .declared(node, property, device, State.NORMAL)
-          .ifPresent(c -> declare(node, property, value(property, c), css));
+          .ifPresent(c -> declare(node, property, c, css));
     }
     background(node, css);
     track.ifPresent(t -> css.put("grid-column", "span " + span(t, device) + " / auto"));
@@ -141,39 +147,50 @@ final class Declarations {
   private Map<String, String> state(Node node, Device device, State state) {
     Map<String, String> css = new LinkedHashMap<>();
     for (StyleProperty property : Catalogue.styles(node.kind())) {
-      Optional<String> normal =
-          cascade.declared(node, property, device, State.NORMAL).map(c -> value(property, c));
-      Optional<String> here =
-          cascade.declared(node, property, device, state).map(c -> value(property, c));
-      if (here.isPresent() && !here.equals(normal)) {
+      Optional<Candidate> normal = cascade.declared(node, property, device, State.NORMAL);
+      Optional<Candidate> here = cascade.declared(node, property, device, state);
+      boolean same = here.map(Candidate::value).equals(normal.map(Candidate::value));
+      if (here.isPresent() && !same) {
         declare(node, property, here.get(), css);
       }
+    }
+    if (css.containsKey(GRADIENT) || css.containsKey(OVERLAY)) {
+      background(node, css);
     }
     return css;
   }
 
+  /** What a candidate is written as: literals as they are, tokens as custom properties. */
   private String value(StyleProperty property, Candidate candidate) {
     if (property == StyleProperty.FONT_FAMILY) {
       families.accept(candidate.css());
     }
-    String css =
-        property == StyleProperty.FONT_FAMILY
-            ? Families.css(candidate.css())
-            : viewportHeights(candidate.css());
-    Optional<StyleValue> stored = candidate.value();
-    if (stored.isPresent() && stored.get() instanceof StyleValue.TokenRef) {
-      String name = "--" + candidate.chain().get(0).name().replace('.', '-');
-      tokens.put(name, css);
-      return "var(" + name + ")";
+    StyleValue stored = candidate.value().orElse(StyleValue.literal(candidate.css()));
+    if (stored instanceof StyleValue.TokenRef ref) {
+      return tokens.use(ref);
+    } else if (stored instanceof StyleValue.Composed composed) {
+      return viewportHeights(composed.filled(tokens::use));
     }
-    return css;
+    return property == StyleProperty.FONT_FAMILY
+        ? Families.css(candidate.css())
+        : viewportHeights(candidate.css());
   }
 
   /** A canvas unrolls a page to its full height, so it says itself how high a screen is. */
-  private static String viewportHeights(String css) {
-    return css.endsWith("vh")
-        ? "calc(var(--vh,1vh)*" + css.substring(0, css.length() - 2) + ")"
-        : css;
+  static String viewportHeights(String css) {
+    return VH.matcher(css).replaceAll("calc(var(--vh,1vh)*$1)");
+  }
+
+  private void declare(
+      Node node, StyleProperty property, Candidate candidate, Map<String, String> css) {
+    switch (property) {
+      case BORDER -> border(candidate, css);
+      case TRANSITION -> transition(candidate, css);
+      case COLUMNS -> {
+        // Written at the columns, each with its own span.
+      }
+      default -> declare(node, property, value(property, candidate), css);
+    }
   }
 
   private static void declare(
@@ -192,19 +209,58 @@ final class Declarations {
       case CONTENT_ALIGN ->
           css.put(node.kind() == Kind.ROW ? "align-items" : "align-content", value);
       case PLACE -> css.put("justify-self", value);
-      case OVERLAY_COLOR -> css.put("--overlay", value);
-      case COLUMNS -> {
-        // Written at the columns, each with its own span.
-      }
+      case OVERLAY_COLOR -> css.put(OVERLAY, value);
+      case GRADIENT -> css.put(GRADIENT, value);
       default -> css.put(property.key(), value);
     }
   }
 
+  /** A part of a composite value: a custom property where a whole token is set. */
+  private String part(StyleProperty property, Candidate candidate, String part) {
+    Map<String, String> parts = Composite.parts(property.type(), candidate.css()).orElse(Map.of());
+    String literal = parts.getOrDefault(part, "");
+    return candidate.value().orElseThrow() instanceof StyleValue.TokenRef ref
+            && ref.part().isEmpty()
+            && !literal.isEmpty()
+        ? tokens.use(new StyleValue.TokenRef(ref.tokenId(), part))
+        : literal;
+  }
+
+  private void border(Candidate candidate, Map<String, String> css) {
+    if (candidate.css().equals("none")) {
+      SIDES.forEach(side -> css.put("border-" + side + "-style", "none"));
+      return;
+    }
+    for (String side : SIDES) {
+      for (String part : List.of("style", "width", "color")) {
+        css.put("border-" + side + "-" + part, part(StyleProperty.BORDER, candidate, part));
+      }
+    }
+  }
+
+  private void transition(Candidate candidate, Map<String, String> css) {
+    css.put("transition-property", "color,background-color,border-color,box-shadow");
+    css.put("transition-duration", part(StyleProperty.TRANSITION, candidate, "duration"));
+    css.put("transition-delay", orElse(part(StyleProperty.TRANSITION, candidate, "delay"), "0s"));
+    css.put(
+        "transition-timing-function",
+        orElse(part(StyleProperty.TRANSITION, candidate, "timingFunction"), "ease"));
+  }
+
+  private static String orElse(String text, String otherwise) {
+    return text.isEmpty() ? otherwise : text;
+  }
+
+  /** Puts the layers of a ground together, the upper first: overlay, gradient, picture. */
   private void background(Node node, Map<String, String> css) {
-    String overlay = css.remove("--overlay");
+    String overlay = css.remove(OVERLAY);
+    String gradient = css.remove(GRADIENT);
     List<String> layers = new ArrayList<>();
     if (overlay != null && !overlay.equals("transparent")) {
       layers.add("linear-gradient(" + overlay + "," + overlay + ")");
+    }
+    if (gradient != null && !gradient.equals("none")) {
+      layers.add(gradient);
     }
     if (node.kind() == Kind.SECTION
         && node.content().get("picture") instanceof FieldValue.Picture picture) {

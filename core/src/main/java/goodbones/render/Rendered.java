@@ -10,6 +10,7 @@ import java.util.SortedSet;
  * @param body the HTML of the body element
  * @param rules the CSS of each generated class, by class name
  * @param tokens the custom properties in use: name to value
+ * @param scopes the same again for each colour scheme in use, by the class of its sections
  * @param families the font families in use that ship with the application
  * @param pictures the ids of the pictures in use
  */
@@ -17,5 +18,6 @@ public record Rendered(
     String body,
     SortedMap<String, String> rules,
     SortedMap<String, String> tokens,
+    SortedMap<String, SortedMap<String, String>> scopes,
     SortedSet<String> families,
     Set<String> pictures) {}

@@ -26,13 +26,14 @@ public final class Renderer {
   private final Surroundings surroundings;
   private final Declarations declarations;
   private final SortedMap<String, String> rules = new TreeMap<>();
-  private final SortedMap<String, String> tokens = new TreeMap<>();
+  private final Properties tokens;
   private final SortedSet<String> families = new TreeSet<>();
   private final SortedSet<String> pictures = new TreeSet<>();
   private final StringBuilder html = new StringBuilder();
 
   private Renderer(Shown page, SiteFinishes finishes, Surroundings surroundings) {
     this.surroundings = surroundings;
+    this.tokens = new Properties(finishes);
     this.declarations =
         new Declarations(
             new Cascade(page.root(), page, finishes),
@@ -58,7 +59,8 @@ public final class Renderer {
     return new Rendered(
         renderer.html.toString(),
         Collections.unmodifiableSortedMap(renderer.rules),
-        Collections.unmodifiableSortedMap(renderer.tokens),
+        renderer.tokens.root(),
+        renderer.tokens.scopes(),
         Collections.unmodifiableSortedSet(renderer.families),
         Set.copyOf(renderer.pictures));
   }
@@ -134,6 +136,12 @@ public final class Renderer {
       rules.put(name, css.replace("&", "." + name) + "\n");
       html.append(' ').append(name);
     }
+    node.scheme()
+        .ifPresent(
+            scheme -> {
+              tokens.useScheme(scheme);
+              html.append(' ').append(Properties.className(scheme));
+            });
     html.append('"');
     if (surroundings.withIds()) {
       html.append(" data-node=\"").append(node.id()).append('"');

@@ -2,6 +2,7 @@ package goodbones.render;
 
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
@@ -26,6 +27,7 @@ public final class StyleSheet {
       .button{display:inline-block}
       .button:focus-visible{outline:3px solid currentcolor;outline-offset:2px}
       .picture{object-fit:cover}
+      @media (prefers-reduced-motion:reduce){.button{transition-duration:0s!important}}
       """;
 
   private StyleSheet() {}
@@ -34,10 +36,13 @@ public final class StyleSheet {
   public static String of(List<Rendered> pages, Map<String, String> fontUrls) {
     TreeMap<String, String> rules = new TreeMap<>();
     TreeMap<String, String> tokens = new TreeMap<>();
+    TreeMap<String, SortedMap<String, String>> scopes = new TreeMap<>();
     TreeSet<String> families = new TreeSet<>();
     for (Rendered page : pages) {
       rules.putAll(page.rules());
       tokens.putAll(page.tokens());
+      page.scopes()
+          .forEach((scope, own) -> scopes.computeIfAbsent(scope, k -> new TreeMap<>()).putAll(own));
       families.addAll(page.families());
     }
     StringBuilder css = new StringBuilder();
@@ -49,13 +54,18 @@ public final class StyleSheet {
           .append("\") format(\"woff2\");font-weight:100 900;font-display:swap}\n");
     }
     css.append(RESET);
-    if (!tokens.isEmpty()) {
-      css.append(":root{");
-      tokens.forEach((name, value) -> css.append(name).append(':').append(value).append(';'));
+    append(":root", tokens, css);
+    scopes.forEach((scope, values) -> append("." + scope, values, css));
+    rules.values().forEach(css::append);
+    return css.toString();
+  }
+
+  private static void append(String selector, Map<String, String> values, StringBuilder css) {
+    if (!values.isEmpty()) {
+      css.append(selector).append('{');
+      values.forEach((name, value) -> css.append(name).append(':').append(value).append(';'));
       css.setCharAt(css.length() - 1, '}');
       css.append('\n');
     }
-    rules.values().forEach(css::append);
-    return css.toString();
   }
 }

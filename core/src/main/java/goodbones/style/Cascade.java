@@ -1,6 +1,7 @@
 package goodbones.style;
 
 import goodbones.document.Device;
+import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.State;
@@ -8,30 +9,67 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Says which value wins, for one shown tree on one site.
  *
- * <p>The order: among a node's own values and its named styles (last named first), one for this
- * device beats one for a wider device, and for the same device own beats named; then the finishes'
- * default for the kind; then, for inherited properties, the parent's value; then the CSS initial
- * value. A state runs through each of the first two steps before the normal values do.
+ * <p>The order: among a node's own values and its named styles (last named first, each followed by
+ * what it builds on), one for this device beats one for a wider device, and for the same device own
+ * beats named; then, where the node chooses a colour scheme, the scheme's text and background; then
+ * the finishes' default for the kind; then, for inherited properties, the parent's value; then the
+ * CSS initial value. A state runs through each of these steps before the normal values do.
+ *
+ * <p>One walk over the candidates serves all callers: who wants the trail lets it run to its end,
+ * who wants the winner stops it there.
  *
  * <p>One instance serves one tree; it is not safe for use by several threads.
  */
 public final class Cascade {
+  private static final Map<StyleKey, StyleValue> NOTHING = Map.of();
   private final SiteFinishes finishes;
   private final OwnValues own;
   private final Map<NodeId, Node> parents = new HashMap<>();
+  private final Map<NodeId, SiteFinishes> scopes = new HashMap<>();
+  private final Map<NodeId, List<NamedStyle>> named = new HashMap<>();
+  private final Map<Device, Map<NodeId, Map<StyleProperty, Candidate>>> inherited =
+      new EnumMap<>(Device.class);
 
   public Cascade(Node root, OwnValues own, SiteFinishes finishes) {
     this.finishes = finishes;
     this.own = own;
     root.walk(node -> node.children().forEach(child -> parents.put(child.id(), node)));
+    for (Device device : Device.values()) {
+      inherited.put(device, new HashMap<>());
+    }
+  }
+
+  /** Told of one candidate after the other, the strongest first. */
+  private interface Sink {
+    /**
+     * @param takes whether it may win; the first that may does
+     * @return whether to go on
+     */
+    boolean next(Candidate candidate, boolean takes);
+  }
+
+  /** The finishes as they are inside the schemes around a node. */
+  public SiteFinishes scope(Node node) {
+    SiteFinishes scope = scopes.get(node.id());
+    if (scope == null) {
+      Node parent = parents.get(node.id());
+      scope =
+          node.scheme()
+              .map(finishes::in)
+              .orElseGet(() -> parent == null ? finishes : scope(parent));
+      scopes.put(node.id(), scope);
+    }
+    return scope;
   }
 
   /** The value of a property at a node in its normal state, with its whole trail. */
@@ -46,42 +84,24 @@ public final class Cascade {
    */
   public Computed computed(Node node, StyleProperty property, Device device, State state) {
     List<Candidate> trail = new ArrayList<>();
-    List<Boolean> takes = new ArrayList<>();
-    for (State s : steps(state)) {
-      collectOwn(node, property, device, s, trail, takes);
-    }
-    for (State s : steps(state)) {
-      collectDefault(node, property, device, s, trail, takes);
-    }
-    Node parent = parents.get(node.id());
-    if (property.inherited() && parent != null) {
-      Candidate from = computed(parent, property, device, State.NORMAL).won();
-      trail.add(
-          from.source() == Layer.Source.INITIAL
-              ? from
-              : new Candidate(
-                  Layer.Source.INHERITED,
-                  from.label(),
-                  from.node(),
-                  from.device(),
-                  from.state(),
-                  from.value(),
-                  from.css(),
-                  from.chain()));
-    } else {
-      trail.add(
-          new Candidate(
-              Layer.Source.INITIAL,
-              "",
-              node.id(),
-              Device.DESKTOP,
-              State.NORMAL,
-              Optional.of(StyleValue.literal(property.initial())),
-              property.initial(),
-              List.of()));
-    }
-    takes.add(true);
-    return new Computed(trail, takes.indexOf(true));
+    int[] winner = {-1};
+    Sink all =
+        (candidate, takes) -> {
+          if (takes && winner[0] < 0) {
+            winner[0] = trail.size();
+          }
+          trail.add(candidate);
+          return true;
+        };
+    declarations(node, property, device, state, all);
+    all.next(fallback(node, property, device), true);
+    return new Computed(trail, winner[0]);
+  }
+
+  /** The winner alone. */
+  public Candidate won(Node node, StyleProperty property, Device device, State state) {
+    return declared(node, property, device, state)
+        .orElseGet(() -> fallback(node, property, device));
   }
 
   /**
@@ -90,83 +110,172 @@ public final class Cascade {
    */
   public Optional<Candidate> declared(
       Node node, StyleProperty property, Device device, State state) {
-    List<Candidate> trail = new ArrayList<>();
-    List<Boolean> takes = new ArrayList<>();
-    for (State s : steps(state)) {
-      collectOwn(node, property, device, s, trail, takes);
-    }
-    for (State s : steps(state)) {
-      collectDefault(node, property, device, s, trail, takes);
-    }
-    int winner = takes.indexOf(true);
-    return winner < 0 ? Optional.empty() : Optional.of(trail.get(winner));
+    First first = new First();
+    declarations(node, property, device, state, first);
+    return Optional.ofNullable(first.won);
   }
 
-  private static List<State> steps(State state) {
-    return state == State.NORMAL ? List.of(State.NORMAL) : List.of(state, State.NORMAL);
+  private static final class First implements Sink {
+    private @Nullable Candidate won;
+
+    @Override
+    public boolean next(Candidate candidate, boolean takes) {
+      if (takes) {
+        won = candidate;
+      }
+      return !takes;
+    }
   }
 
-  private void collectOwn(
-      Node node,
-      StyleProperty property,
-      Device device,
-      State state,
-      List<Candidate> trail,
-      List<Boolean> takes) {
+  private Candidate fallback(Node node, StyleProperty property, Device device) {
+    Node parent = parents.get(node.id());
+    if (property.inherited() && parent != null) {
+      Candidate from = inheritable(parent, property, device);
+      return from.source() == Layer.Source.INITIAL
+          ? from
+          : new Candidate(
+              Layer.Source.INHERITED,
+              from.label(),
+              from.node(),
+              from.device(),
+              from.state(),
+              from.value(),
+              from.css(),
+              from.chain());
+    }
+    return new Candidate(
+        Layer.Source.INITIAL,
+        "",
+        node.id(),
+        Device.DESKTOP,
+        State.NORMAL,
+        Optional.of(StyleValue.literal(property.initial())),
+        property.initial(),
+        List.of());
+  }
+
+  /** The winner at a parent, kept because all its children ask for it. */
+  private Candidate inheritable(Node parent, StyleProperty property, Device device) {
+    Map<StyleProperty, Candidate> known =
+        java.util.Objects.requireNonNull(inherited.get(device))
+            .computeIfAbsent(parent.id(), id -> new EnumMap<>(StyleProperty.class));
+    Candidate before = known.get(property);
+    if (before == null) {
+      before = won(parent, property, device, State.NORMAL);
+      known.put(property, before);
+    }
+    return before;
+  }
+
+  private void declarations(
+      Node node, StyleProperty property, Device device, State state, Sink sink) {
+    boolean more = state == State.NORMAL || own(node, property, device, state, sink);
+    more = more && own(node, property, device, State.NORMAL, sink);
+    more = more && scheme(node, property, device, sink);
+    more = more && (state == State.NORMAL || kind(node, property, device, state, sink));
+    if (more) {
+      kind(node, property, device, State.NORMAL, sink);
+    }
+  }
+
+  private boolean own(Node node, StyleProperty property, Device device, State state, Sink sink) {
     for (Device at : device.andWider()) {
       StyleKey key = new StyleKey(property, at, state);
       boolean nearest = true;
       for (Layer layer : own.layers(node, key)) {
-        trail.add(candidate(layer.source(), layer.label(), node.id(), key, layer.value()));
-        takes.add(nearest && layer.value().isPresent());
+        Candidate candidate = candidate(layer.source(), layer.label(), node, key, layer.value());
+        if (!sink.next(candidate, nearest && layer.value().isPresent())) {
+          return false;
+        }
         nearest = false;
       }
-      for (int i = node.namedStyles().size() - 1; i >= 0; i--) {
-        finishes
-            .namedStyle(node.namedStyles().get(i))
-            .ifPresent(
-                style -> {
-                  StyleValue value = style.styles().get(key);
-                  if (value != null) {
-                    trail.add(
-                        candidate(
-                            Layer.Source.NAMED, style.name(), node.id(), key, Optional.of(value)));
-                    takes.add(true);
-                  }
-                });
+      for (NamedStyle style : named(node)) {
+        StyleValue value = style.styles().get(key);
+        if (value != null
+            && !sink.next(
+                candidate(Layer.Source.NAMED, style.name(), node, key, Optional.of(value)), true)) {
+          return false;
+        }
       }
     }
+    return true;
   }
 
-  private void collectDefault(
+  /** The named styles of a node with what they build on, strongest first. */
+  private List<NamedStyle> named(Node node) {
+    if (node.namedStyles().isEmpty()) {
+      return List.of();
+    }
+    return named.computeIfAbsent(
+        node.id(),
+        id -> {
+          List<NamedStyle> line = new ArrayList<>();
+          for (int i = node.namedStyles().size() - 1; i >= 0; i--) {
+            line.addAll(finishes.withBases(node.namedStyles().get(i)));
+          }
+          return line;
+        });
+  }
+
+  /** A section that chooses a scheme is painted as a page of that scheme would be. */
+  private boolean scheme(Node node, StyleProperty property, Device device, Sink sink) {
+    Optional<Scheme> chosen = node.scheme().flatMap(id -> finishes.house().scheme(id));
+    if (chosen.isEmpty()
+        || property != StyleProperty.COLOR && property != StyleProperty.BACKGROUND_COLOR) {
+      return true;
+    }
+    return fromDefaults(
+        node,
+        Kind.PAGE,
+        property,
+        device,
+        State.NORMAL,
+        Layer.Source.SCHEME,
+        chosen.get().name(),
+        sink);
+  }
+
+  private boolean kind(Node node, StyleProperty property, Device device, State state, Sink sink) {
+    return fromDefaults(
+        node,
+        node.kind(),
+        property,
+        device,
+        state,
+        Layer.Source.DEFAULT,
+        node.kind().title(),
+        sink);
+  }
+
+  private boolean fromDefaults(
       Node node,
+      Kind kind,
       StyleProperty property,
       Device device,
       State state,
-      List<Candidate> trail,
-      List<Boolean> takes) {
-    Map<StyleKey, StyleValue> defaults =
-        finishes.house().defaults().getOrDefault(node.kind(), Map.of());
+      Layer.Source source,
+      String label,
+      Sink sink) {
+    Map<StyleKey, StyleValue> defaults = finishes.house().defaults().getOrDefault(kind, NOTHING);
+    if (defaults.isEmpty()) {
+      return true;
+    }
     for (Device at : device.andWider()) {
       StyleKey key = new StyleKey(property, at, state);
       StyleValue value = defaults.get(key);
-      if (value != null) {
-        trail.add(
-            candidate(
-                Layer.Source.DEFAULT, node.kind().title(), node.id(), key, Optional.of(value)));
-        takes.add(true);
+      if (value != null
+          && !sink.next(candidate(source, label, node, key, Optional.of(value)), true)) {
+        return false;
       }
     }
+    return true;
   }
 
   private Candidate candidate(
-      Layer.Source source, String label, NodeId node, StyleKey key, Optional<StyleValue> value) {
-    if (value.isPresent() && value.get() instanceof StyleValue.TokenRef ref) {
-      SiteFinishes.Worth worth = finishes.worth(ref.tokenId());
-      return new Candidate(
-          source, label, node, key.device(), key.state(), value, worth.css(), worth.chain());
-    }
-    String css = value.map(v -> ((StyleValue.Literal) v).css()).orElse("");
-    return new Candidate(source, label, node, key.device(), key.state(), value, css, List.of());
+      Layer.Source source, String label, Node node, StyleKey key, Optional<StyleValue> value) {
+    SiteFinishes.Worth worth =
+        value.map(v -> scope(node).worth(v)).orElse(new SiteFinishes.Worth("", List.of()));
+    return new Candidate(
+        source, label, node.id(), key.device(), key.state(), value, worth.css(), worth.chain());
   }
 }

@@ -20,6 +20,7 @@ public record Layer(Source source, String label, Optional<StyleValue> value) {
     OWN,
     PIECE,
     NAMED,
+    SCHEME,
     DEFAULT,
     INHERITED,
     INITIAL

@@ -1,5 +1,6 @@
 package goodbones.style;
 
+import goodbones.document.Composite;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import java.util.ArrayList;
@@ -11,20 +12,27 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 
 /**
- * The finishes as one site sees them: the house's, with the site's own values in place of the
- * house's for the same token. Aliases are looked up after that replacement.
+ * The finishes as one site sees them: the house's, with the site's own values and named styles on
+ * top. Aliases are looked up after a site's value has taken the place of the house's for the same
+ * token.
+ *
+ * <p>{@link #in} gives them as they are inside a section that chooses a colour scheme.
  */
 public final class SiteFinishes {
   private final Finishes house;
   private final Map<String, StyleValue> siteValues;
+  private final List<NamedStyle> siteStyles;
+  private final Optional<Scheme> scheme;
+  private final SiteFinishes outside;
   private final Map<String, Token> byId = new LinkedHashMap<>();
-  private final Map<String, NamedStyle> styles = new HashMap<>();
-  private final Map<String, Worth> known = new ConcurrentHashMap<>();
+  private final Map<String, Token> byName = new HashMap<>();
+  private final Map<String, NamedStyle> styles = new LinkedHashMap<>();
+  private final Map<StyleValue, Worth> known = new ConcurrentHashMap<>();
+  private final Map<String, SiteFinishes> schemes = new ConcurrentHashMap<>();
 
-  /** What a token is worth, and the steps that lead there. */
+  /** What a value is worth, and the tokens that lead there. */
   public record Worth(String css, List<Step> chain) {
     public Worth {
       chain = List.copyOf(chain);
@@ -32,17 +40,46 @@ public final class SiteFinishes {
   }
 
   /**
-   * One step of an alias chain.
+   * One step of a chain of tokens.
    *
-   * @param own whether the site's own value was taken, not the house's
+   * @param from who gave the value that was taken
    */
-  public record Step(String tokenId, String name, StyleValue value, boolean own) {}
+  public record Step(String tokenId, String name, StyleValue value, From from) {}
+
+  /** Whose value of a token is taken. */
+  public enum From {
+    HOUSE,
+    SITE,
+    SCHEME
+  }
 
   public SiteFinishes(Finishes house, Map<String, StyleValue> siteValues) {
+    this(house, siteValues, List.of());
+  }
+
+  /**
+   * @param siteStyles the site's own named styles; one with the id of a house's stands in its place
+   */
+  public SiteFinishes(
+      Finishes house, Map<String, StyleValue> siteValues, List<NamedStyle> siteStyles) {
+    this(house, siteValues, siteStyles, Optional.empty(), null);
+  }
+
+  private SiteFinishes(
+      Finishes house,
+      Map<String, StyleValue> siteValues,
+      List<NamedStyle> siteStyles,
+      Optional<Scheme> scheme,
+      @org.jspecify.annotations.Nullable SiteFinishes outside) {
     this.house = house;
     this.siteValues = Map.copyOf(siteValues);
+    this.siteStyles = List.copyOf(siteStyles);
+    this.scheme = scheme;
+    this.outside = outside == null ? this : outside;
     house.tokens().forEach(token -> byId.put(token.id(), token));
+    house.tokens().forEach(token -> byName.put(token.name(), token));
     house.namedStyles().forEach(style -> styles.put(style.id(), style));
+    siteStyles.forEach(style -> styles.put(style.id(), style));
   }
 
   public Finishes house() {
@@ -50,20 +87,63 @@ public final class SiteFinishes {
   }
 
   public List<Token> tokens() {
-    return List.copyOf(byId.values());
+    return house.tokens();
+  }
+
+  public Optional<Token> token(String id) {
+    return Optional.ofNullable(byId.get(id));
   }
 
   public Optional<Token> byName(String name) {
-    return byId.values().stream().filter(token -> token.name().equals(name)).findFirst();
+    return Optional.ofNullable(byName.get(name));
+  }
+
+  public List<NamedStyle> namedStyles() {
+    return List.copyOf(styles.values());
   }
 
   public Optional<NamedStyle> namedStyle(String id) {
     return Optional.ofNullable(styles.get(id));
   }
 
+  /**
+   * A named style followed by those that it builds on, nearest first.
+   *
+   * @return without what is unknown, and without end only as far as no style comes twice
+   */
+  public List<NamedStyle> withBases(String id) {
+    Map<String, NamedStyle> line = new LinkedHashMap<>();
+    Optional<NamedStyle> at = namedStyle(id);
+    while (at.isPresent() && line.putIfAbsent(at.get().id(), at.get()) == null) {
+      at = at.get().basedOn().flatMap(this::namedStyle);
+    }
+    return List.copyOf(line.values());
+  }
+
   /** The site's own value for a token, if it has one. */
   public Optional<StyleValue> ownValue(String tokenId) {
     return Optional.ofNullable(siteValues.get(tokenId));
+  }
+
+  /** The site's own values, by token id. */
+  public Map<String, StyleValue> ownValues() {
+    return siteValues;
+  }
+
+  /** The site's own named styles. */
+  public List<NamedStyle> ownStyles() {
+    return siteStyles;
+  }
+
+  /** These finishes inside a colour scheme; outside any for an unknown id. */
+  public SiteFinishes in(String schemeId) {
+    return schemes.computeIfAbsent(
+        schemeId, id -> new SiteFinishes(house, siteValues, siteStyles, house.scheme(id), outside));
+  }
+
+  /** The scheme that these finishes are in. */
+  public Optional<Scheme> scheme() {
+    return scheme;
   }
 
   /**
@@ -73,66 +153,123 @@ public final class SiteFinishes {
    *     another type or back to itself, or the literal at the end does not fit the type
    */
   public Worth worth(String tokenId) {
-    Worth before = known.get(tokenId);
+    return worth(StyleValue.token(tokenId));
+  }
+
+  /**
+   * Looks up what a stored value is worth on this site.
+   *
+   * @throws TokenProblem if a token in it cannot be looked up
+   */
+  public Worth worth(StyleValue value) {
+    if (value instanceof StyleValue.Literal literal) {
+      return new Worth(literal.css(), List.of());
+    }
+    Worth before = known.get(value);
     if (before != null) {
       return before;
     }
-    Worth found = lookUp(tokenId);
-    known.put(tokenId, found);
+    Worth found = value(value, new LinkedHashSet<>());
+    known.put(value, found);
     return found;
   }
 
-  private Worth lookUp(String tokenId) {
+  /**
+   * @param path the ids of the tokens on the way here
+   */
+  private Worth value(StyleValue value, Set<String> path) {
+    if (value instanceof StyleValue.Literal literal) {
+      return new Worth(literal.css(), List.of());
+    }
+    if (value instanceof StyleValue.TokenRef ref) {
+      Worth whole = token(ref.tokenId(), path);
+      return ref.part().isEmpty() ? whole : part(ref, whole, path);
+    }
     List<Step> chain = new ArrayList<>();
-    Set<String> seen = new LinkedHashSet<>();
-    Token first = token(tokenId, seen);
-    Token token = first;
-    while (true) {
-      if (!seen.add(token.id())) {
-        List<String> names = names(seen);
-        names.add(token.name());
+    String css =
+        ((StyleValue.Composed) value)
+            .filled(
+                ref -> {
+                  Worth worth = value(ref, path);
+                  chain.addAll(worth.chain());
+                  return worth.css();
+                });
+    return new Worth(css, chain);
+  }
+
+  private Worth token(String id, Set<String> path) {
+    Token token = require(id, path);
+    Worth before = known.get(StyleValue.token(id));
+    if (before != null) {
+      return before;
+    }
+    if (!path.add(id)) {
+      List<String> names = names(path);
+      names = names.subList(names.indexOf(token.name()), names.size());
+      names.add(token.name());
+      throw new TokenProblem(
+          "The token "
+              + token.name()
+              + " comes back to itself: "
+              + String.join(" → ", names)
+              + "; give one of them a value of its own",
+          names);
+    }
+    Step step = step(token);
+    Worth inner =
+        step.from() == From.SCHEME
+            ? outside.value(step.value(), new LinkedHashSet<>())
+            : value(step.value(), path);
+    requireType(token, step.value(), inner.css(), path);
+    path.remove(id);
+    List<Step> chain = new ArrayList<>();
+    chain.add(step);
+    chain.addAll(inner.chain());
+    Worth worth = new Worth(inner.css(), chain);
+    known.put(StyleValue.token(id), worth);
+    return worth;
+  }
+
+  private Step step(Token token) {
+    StyleValue inScheme = scheme.map(s -> s.values().get(token.id())).orElse(null);
+    if (inScheme != null) {
+      return new Step(token.id(), token.name(), inScheme, From.SCHEME);
+    }
+    StyleValue own = siteValues.get(token.id());
+    return own == null
+        ? new Step(token.id(), token.name(), token.value(), From.HOUSE)
+        : new Step(token.id(), token.name(), own, From.SITE);
+  }
+
+  private void requireType(Token token, StyleValue stored, String css, Set<String> path) {
+    if (stored instanceof StyleValue.TokenRef ref) {
+      Token next = require(ref.tokenId(), path);
+      TokenType type =
+          ref.part().isEmpty() ? next.type() : next.type().part(ref.part()).orElse(next.type());
+      if (type != token.type()) {
+        List<String> names = names(path);
+        names.add(written(ref).replaceAll("[{}]", ""));
         throw new TokenProblem(
             "The token "
-                + first.name()
-                + " comes back to itself: "
-                + String.join(" → ", names)
-                + "; give one of them a value of its own",
-            names);
-      }
-      StyleValue own = siteValues.get(token.id());
-      StyleValue value = own == null ? token.value() : own;
-      chain.add(new Step(token.id(), token.name(), value, own != null));
-      if (value instanceof StyleValue.Literal literal) {
-        requireLiteral(token, literal, seen);
-        return new Worth(literal.css(), chain);
-      }
-      Token next = token(((StyleValue.TokenRef) value).tokenId(), seen);
-      if (next.type() != first.type()) {
-        List<String> names = names(seen);
-        names.add(next.name());
-        throw new TokenProblem(
-            "The token "
-                + first.name()
+                + token.name()
                 + " is a "
-                + first.type().word()
+                + token.type().word()
                 + " but leads to a "
-                + next.type().word()
+                + type.word()
                 + ": "
                 + String.join(" → ", names),
             names);
       }
-      token = next;
+      return;
     }
-  }
-
-  private void requireLiteral(Token token, StyleValue.Literal literal, Set<String> seen) {
-    if (!token.type().literal().accepts(literal.css())) {
-      List<String> names = names(seen);
+    if (!token.type().accepts(css)) {
+      List<String> names = names(path);
+      stored.refs().forEach(ref -> names.add(written(ref).replaceAll("[{}]", "")));
       throw new TokenProblem(
           "The token "
               + token.name()
               + " cannot be “"
-              + literal.css()
+              + css
               + "”: give "
               + token.type().literal().form()
               + (names.size() > 1 ? " (" + String.join(" → ", names) + ")" : ""),
@@ -140,10 +277,36 @@ public final class SiteFinishes {
     }
   }
 
-  private Token token(String id, Set<String> seen) {
+  private Worth part(StyleValue.TokenRef ref, Worth whole, Set<String> path) {
+    Token token = require(ref.tokenId(), path);
+    String wanted = ref.part();
+    Map<String, String> parts =
+        Composite.parts(token.type().literal(), whole.css()).orElse(Map.of());
+    String part = parts.get(wanted);
+    if (part == null && wanted.startsWith("0/")) {
+      part = parts.get(wanted.substring(2));
+    }
+    if (part == null) {
+      List<String> names = names(path);
+      names.add(token.name());
+      throw new TokenProblem(
+          "The token "
+              + token.name()
+              + " has no part “"
+              + wanted
+              + "”; "
+              + (parts.isEmpty()
+                  ? "a " + token.type().word() + " has no parts"
+                  : "it has " + String.join(", ", parts.keySet())),
+          names);
+    }
+    return new Worth(part, whole.chain());
+  }
+
+  private Token require(String id, Set<String> path) {
     Token token = byId.get(id);
     if (token == null) {
-      List<String> names = names(seen);
+      List<String> names = names(path);
       names.add(id);
       throw new TokenProblem(
           "There is no token “"
@@ -168,72 +331,145 @@ public final class SiteFinishes {
   }
 
   private List<String> names(Set<String> ids) {
-    return ids.stream()
-        .map(id -> Optional.ofNullable(byId.get(id)).map(Token::name).orElse(id))
-        .collect(Collectors.toCollection(ArrayList::new));
+    List<String> names = new ArrayList<>();
+    ids.forEach(id -> names.add(token(id).map(Token::name).orElse(id)));
+    return names;
   }
 
   /**
-   * Checks that a value can be set for a property: a literal of the right form, or a token whose
-   * type fits and which can be looked up on this site.
+   * Checks that a value can be set for a property: a literal of the right form, or one with tokens
+   * whose types fit and which can be looked up on this site.
    *
    * @throws TokenProblem if it cannot
    */
   public void require(StyleProperty property, StyleValue value) {
     if (value instanceof StyleValue.TokenRef ref) {
-      Token token = token(ref.tokenId(), Set.of());
-      if (!token.type().fits(property.type())) {
+      Token token = require(ref.tokenId(), Set.of());
+      TokenType type =
+          ref.part().isEmpty() ? token.type() : token.type().part(ref.part()).orElse(token.type());
+      if (!type.fits(property.type())) {
         throw new TokenProblem(
             property.label()
                 + " takes "
                 + property.type().form()
                 + "; the token "
-                + token.name()
+                + written(value).replaceAll("[{}]", "")
                 + " is a "
-                + token.type().word(),
+                + type.word(),
             List.of(token.name()));
       }
-      worth(token.id());
+      worth(value);
+    } else if (value instanceof StyleValue.Composed
+        && !property.type().accepts(worth(value).css())) {
+      throw new TokenProblem(
+          property.label()
+              + " cannot be “"
+              + written(value)
+              + "”, which is worth “"
+              + worth(value).css()
+              + "”: give "
+              + property.type().form(),
+          List.of());
     }
   }
 
   /**
-   * Reads what a designer typed: {@code {token.name}}, or a literal. Names become ids.
+   * Reads what a designer typed: {@code {token.name}}, a literal, or a mix. Names become ids.
    *
    * @throws TokenProblem if no token goes by that name
    */
   public StyleValue read(String typed) {
-    StyleValue value = StyleValue.parse(typed);
-    if (value instanceof StyleValue.TokenRef ref) {
-      return byName(ref.tokenId())
-          .<StyleValue>map(token -> StyleValue.token(token.id()))
-          .orElseGet(() -> StyleValue.token(token(ref.tokenId(), Set.of()).id()));
-    }
-    return value;
+    return StyleValue.parse(typed)
+        .map(
+            ref ->
+                new StyleValue.TokenRef(
+                    byName(ref.tokenId())
+                        .map(Token::id)
+                        .orElseGet(() -> require(ref.tokenId(), Set.of()).id()),
+                    ref.part()));
   }
 
-  /** Writes a value as a designer reads it: {@code {token.name}}, or the literal. */
+  /** Writes a value as a designer reads it: {@code {token.name}}, the literal, or the mix. */
   public String written(StyleValue value) {
-    if (value instanceof StyleValue.TokenRef ref) {
-      Token token = byId.get(ref.tokenId());
-      return "{" + (token == null ? ref.tokenId() : token.name()) + "}";
-    }
-    return ((StyleValue.Literal) value).css();
+    return value
+        .map(
+            ref ->
+                new StyleValue.TokenRef(
+                    token(ref.tokenId()).map(Token::name).orElse(ref.tokenId()), ref.part()))
+        .toString();
   }
 
   /** These finishes with one more value of the site's own, or one less. */
   public SiteFinishes with(String tokenId, Optional<StyleValue> value) {
     Map<String, StyleValue> changed = new HashMap<>(siteValues);
     value.ifPresentOrElse(v -> changed.put(tokenId, v), () -> changed.remove(tokenId));
-    return new SiteFinishes(house, changed);
+    return new SiteFinishes(house, changed, siteStyles);
+  }
+
+  /** The same site on other finishes of the house. */
+  public SiteFinishes on(Finishes other) {
+    return new SiteFinishes(other, siteValues, siteStyles);
+  }
+
+  /** These finishes with other named styles of the site's own. */
+  public SiteFinishes withOwnStyles(List<NamedStyle> newStyles) {
+    return new SiteFinishes(house, siteValues, newStyles);
   }
 
   /**
-   * Looks every token up.
+   * Looks every token up, outside and inside every scheme, and every setting of every named style
+   * and kind.
    *
    * @throws TokenProblem for the first one that cannot be
    */
   public void requireSound() {
-    byId.keySet().forEach(this::worth);
+    Map<String, String> properties = new HashMap<>();
+    for (Token token : tokens()) {
+      String twin = properties.put(token.property(), token.name());
+      if (twin != null) {
+        throw new TokenProblem(
+            "The tokens "
+                + twin
+                + " and "
+                + token.name()
+                + " would both be written as "
+                + token.property()
+                + "; rename one of them",
+            List.of(twin, token.name()));
+      }
+      worth(token.id());
+    }
+    for (Scheme inside : house.schemes()) {
+      tokens().forEach(token -> in(inside.id()).worth(token.id()));
+    }
+    for (NamedStyle style : styles.values()) {
+      requireLine(style);
+      style.styles().forEach((key, value) -> require(key.property(), value));
+    }
+    house.defaults().values().forEach(map -> map.forEach((k, v) -> require(k.property(), v)));
+  }
+
+  private void requireLine(NamedStyle style) {
+    List<String> names = new ArrayList<>();
+    Set<String> seen = new LinkedHashSet<>();
+    Optional<NamedStyle> at = Optional.of(style);
+    while (at.isPresent()) {
+      names.add("“" + at.get().name() + "”");
+      if (!seen.add(at.get().id())) {
+        throw new TokenProblem(
+            "The named style “"
+                + style.name()
+                + "” builds on itself: "
+                + String.join(" → ", names)
+                + "; let one of them stand alone",
+            names);
+      }
+      Optional<String> base = at.get().basedOn();
+      at = base.flatMap(this::namedStyle);
+      if (base.isPresent() && at.isEmpty()) {
+        throw new TokenProblem(
+            String.join(" → ", names) + " builds on a named style that is not there", names);
+      }
+    }
   }
 }

@@ -14,7 +14,7 @@ final class Sites {
   static SiteNow of(Node page, int adopted) {
     return new SiteNow(
         "site",
-        new SiteFinishes(new Finishes(1, List.of(), List.of(), Map.of(), 1023, 639), Map.of()),
+        new SiteFinishes(Finishes.of(List.of(), List.of(), Map.of()), Map.of()),
         new Adopted(Map.of(Scene.PIECE, adopted)),
         List.of(new SiteNow.PageNow("page", 1, page)));
   }

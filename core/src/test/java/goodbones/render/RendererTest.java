@@ -26,21 +26,18 @@ import org.junit.jupiter.api.Test;
 class RendererTest {
   private static final SiteFinishes FINISHES =
       new SiteFinishes(
-          new Finishes(
-              1,
+          Finishes.of(
               List.of(
-                  new Token(
+                  Token.of(
                       "t",
                       "font.body",
                       TokenType.FONT_FAMILY,
                       StyleValue.parse("Source Sans 3, Arial, sans-serif"),
                       ""),
-                  new Token(
+                  Token.of(
                       "c", "color.accent", TokenType.COLOR, StyleValue.literal("#123456"), "")),
               List.of(),
-              Map.of(Kind.PAGE, Map.of(StyleKey.parse("font-family"), StyleValue.token("t"))),
-              1023,
-              639),
+              Map.of(Kind.PAGE, Map.of(StyleKey.parse("font-family"), StyleValue.token("t")))),
           Map.of());
 
   private static Surroundings surroundings(boolean withIds) {

@@ -31,10 +31,9 @@ class CascadeTest {
               .orElse(List.of());
 
   private static final Finishes FINISHES =
-      new Finishes(
-          1,
+      Finishes.of(
           List.of(
-              new Token("t", "size.display", TokenType.DIMENSION, StyleValue.literal("60px"), "")),
+              Token.of("t", "size.display", TokenType.DIMENSION, StyleValue.literal("60px"), "")),
           List.of(
               new NamedStyle(
                   "one",
@@ -43,9 +42,7 @@ class CascadeTest {
               new NamedStyle("two", "Two", Map.of(key("font-size@tablet"), px(22)))),
           Map.of(
               Kind.HEADING, Map.of(key("font-size"), px(30), key("font-size@phone"), px(20)),
-              Kind.BUTTON, Map.of(key("background-color:hover"), StyleValue.literal("#333333"))),
-          1023,
-          639);
+              Kind.BUTTON, Map.of(key("background-color:hover"), StyleValue.literal("#333333"))));
 
   private static Node page(Node child) {
     return Node.of(NodeId.of("page"), Kind.PAGE, "")

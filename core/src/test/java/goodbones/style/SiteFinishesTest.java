@@ -15,11 +15,11 @@ import org.junit.jupiter.api.Test;
 
 class SiteFinishesTest {
   private static Token token(String id, String name, TokenType type, String value) {
-    return new Token(id, name, type, StyleValue.parse(value), "");
+    return Token.of(id, name, type, StyleValue.parse(value), "");
   }
 
   private static SiteFinishes site(Map<String, StyleValue> own, Token... tokens) {
-    return new SiteFinishes(new Finishes(1, List.of(tokens), List.of(), Map.of(), 1023, 639), own);
+    return new SiteFinishes(Finishes.of(List.of(tokens), List.of(), Map.of()), own);
   }
 
   private static final Token BASE = token("a", "color.accent", TokenType.COLOR, "#111111");
@@ -31,7 +31,9 @@ class SiteFinishesTest {
     SiteFinishes site = site(Map.of("a", StyleValue.literal("#222222")), BASE, ALIAS);
     SiteFinishes.Worth worth = site.worth("b");
     assertThat(worth.css()).isEqualTo("#222222");
-    assertThat(worth.chain()).extracting(SiteFinishes.Step::own).containsExactly(false, true);
+    assertThat(worth.chain())
+        .extracting(SiteFinishes.Step::from)
+        .containsExactly(SiteFinishes.From.HOUSE, SiteFinishes.From.SITE);
   }
 
   @Test

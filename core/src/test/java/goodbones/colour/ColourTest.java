@@ -1,4 +1,4 @@
-package goodbones.style;
+package goodbones.colour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

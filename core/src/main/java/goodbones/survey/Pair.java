@@ -1,0 +1,41 @@
+package goodbones.survey;
+
+import goodbones.document.Device;
+import goodbones.document.State;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A text colour over a stack of grounds, as they are stored.
+ *
+ * @param ground what lies behind the text, the upper layer first
+ * @param place where the text stands, if a picture lies behind it: what is behind then depends on
+ *     the place
+ */
+public record Pair(
+    Setting text,
+    Setting size,
+    Setting weight,
+    List<Layer> ground,
+    State state,
+    Device device,
+    Optional<Place> place) {
+  public Pair {
+    ground = List.copyOf(ground);
+  }
+
+  /** One layer of a ground. */
+  public sealed interface Layer {}
+
+  /** A colour, also of an overlay. */
+  public record Tint(Setting colour) implements Layer {}
+
+  public record Blend(Setting gradient) implements Layer {}
+
+  public record Photo(String pictureId) implements Layer {}
+
+  /** Whether a picture lies somewhere behind the text. */
+  public boolean overPicture() {
+    return place.isPresent();
+  }
+}
