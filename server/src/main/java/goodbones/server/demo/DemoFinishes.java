@@ -16,11 +16,11 @@ final class DemoFinishes {
 
   private static Token token(
       String id, String name, TokenType type, String value, String description) {
-    return new Token(id, name, type, StyleValue.parse(value), description);
+    return Token.of(id, name, type, StyleValue.parse(value), description);
   }
 
   static Finishes house() {
-    return new Finishes(1, tokens(), List.of(), defaults(), 1023, 639);
+    return Finishes.of(tokens(), List.of(), defaults());
   }
 
   private static List<Token> tokens() {

@@ -113,6 +113,7 @@ public final class DocumentJson {
     @Type(value = LocalValue.StyleIs.class, name = "style"),
     @Type(value = LocalValue.HiddenOn.class, name = "hidden"),
     @Type(value = LocalValue.NamedStylesAre.class, name = "named-styles"),
+    @Type(value = LocalValue.SchemeIs.class, name = "scheme"),
     @Type(value = LocalValue.IsRemoved.class, name = "removed"),
     @Type(value = LocalValue.PlacedUnder.class, name = "placed")
   })
@@ -127,6 +128,7 @@ public final class DocumentJson {
     @Type(value = Edit.SetStyle.class, name = "set-style"),
     @Type(value = Edit.SetVisibility.class, name = "set-visibility"),
     @Type(value = Edit.SetNamedStyles.class, name = "set-named-styles"),
+    @Type(value = Edit.SetScheme.class, name = "set-scheme"),
     @Type(value = Edit.SetSlot.class, name = "set-slot"),
     @Type(value = Edit.Rename.class, name = "rename"),
     @Type(value = Edit.SetLocal.class, name = "set-local"),

@@ -14,7 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps the house's finishes and each site's own values. */
 @Service
 public class FinishesStore {
-  private static final Finishes BARE = new Finishes(0, List.of(), List.of(), Map.of(), 1023, 639);
+  private static final Finishes BARE = Finishes.of(List.of(), List.of(), Map.of()).withRevision(0);
   private final HouseFinishesRepository house;
   private final SiteValueRepository values;
 

@@ -65,6 +65,8 @@ public final class Wording {
       return "Visibility";
     } else if (aspect instanceof Aspect.NamedStyles) {
       return "Named styles";
+    } else if (aspect instanceof Aspect.Scheme) {
+      return "Colour scheme";
     } else if (aspect instanceof Aspect.Removed) {
       return "Removed here";
     }
@@ -116,6 +118,7 @@ public final class Wording {
               + ", revision "
               + candidate.label().substring(candidate.label().lastIndexOf(' ') + 1);
       case NAMED -> "Named style " + candidate.label();
+      case SCHEME -> "Scheme " + candidate.label();
       case DEFAULT -> "House finishes for every " + candidate.label().toLowerCase();
       case INHERITED -> "Inherited from " + inheritedFrom;
       case INITIAL -> "Nothing sets it";
@@ -131,7 +134,15 @@ public final class Wording {
       return candidate.css();
     }
     return candidate.chain().stream()
-        .map(step -> "{" + step.name() + "}" + (step.own() ? " (site’s own)" : ""))
+        .map(step -> "{" + step.name() + "}" + from(step.from()))
         .collect(Collectors.joining(" → "));
+  }
+
+  private static String from(SiteFinishes.From from) {
+    return switch (from) {
+      case HOUSE -> "";
+      case SITE -> " (site’s own)";
+      case SCHEME -> " (in this scheme)";
+    };
   }
 }
