@@ -1,12 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Navigate, NavLink, Route, Routes } from 'react-router';
 import { answer, api, postForm } from './api/client';
+import { FinishesScreen } from './features/finishes/FinishesScreen';
+import { useStamp } from './features/finishes/useStamp';
 import { LibraryScreen } from './features/library/LibraryScreen';
 import { PieceScreen } from './features/library/PieceScreen';
 import { ReviewScreen } from './features/rollouts/ReviewScreen';
 import { RolloutsScreen } from './features/rollouts/RolloutsScreen';
 import { useRollouts } from './features/rollouts/useRollouts';
 import { SignIn } from './features/session/SignIn';
+import { NewClientScreen } from './features/sites/NewClientScreen';
 import { PageScreen } from './features/sites/PageScreen';
 import { SiteScreen } from './features/sites/SiteScreen';
 import { SitesScreen } from './features/sites/SitesScreen';
@@ -33,8 +36,10 @@ export function App() {
             <Route path="/library" element={<LibraryScreen />} />
             <Route path="/library/:pieceId" element={<PieceScreen />} />
             <Route path="/sites" element={<SitesScreen />} />
+            <Route path="/sites/new" element={<NewClientScreen />} />
             <Route path="/sites/:siteId" element={<SiteScreen />} />
             <Route path="/sites/:siteId/pages/:pageId" element={<PageScreen />} />
+            <Route path="/finishes" element={<FinishesScreen />} />
             <Route path="/rollouts" element={<RolloutsScreen />} />
             <Route path="/rollouts/:pieceId" element={<ReviewScreen />} />
             <Route
@@ -51,6 +56,7 @@ export function App() {
 function TopBar({ user }: { user: string }) {
   const queries = useQueryClient();
   const rollouts = useRollouts();
+  useStamp();
   const waiting = rollouts.data?.waiting.length ?? 0;
   const signOut = async () => {
     await postForm('/api/sign-out', {});
@@ -60,6 +66,7 @@ function TopBar({ user }: { user: string }) {
   const areas = [
     { to: '/library', title: 'Library' },
     { to: '/sites', title: 'Sites' },
+    { to: '/finishes', title: 'Finishes' },
     { to: '/rollouts', title: 'Rollouts' },
   ];
   return (

@@ -74,18 +74,32 @@ export async function postForm(path: string, fields: Record<string, string>): Pr
   });
 }
 
-/** Brings a picture in. */
-export async function uploadPicture(file: File): Promise<Schemas['PictureView']> {
+async function upload(path: string, fields: Record<string, string | Blob>): Promise<unknown> {
   const body = new FormData();
-  body.append('file', file);
-  const response = await fetch('/api/pictures', {
+  for (const [name, value] of Object.entries(fields)) body.append(name, value);
+  const response = await fetch(path, {
     method: 'POST',
     headers: { 'X-XSRF-TOKEN': csrfToken() },
     body,
   });
   const json: unknown = await response.json().catch(() => undefined);
   if (!response.ok) throw problemOf(response, json);
-  return json as Schemas['PictureView'];
+  return json;
+}
+
+/** Brings a picture in. */
+export async function uploadPicture(file: File): Promise<Schemas['PictureView']> {
+  return (await upload('/api/pictures', { file })) as Schemas['PictureView'];
+}
+
+/** Brings a font file of a client’s own in. */
+export async function uploadFont(
+  site: string,
+  file: File,
+  licence: string,
+): Promise<Schemas['ClientFontView']> {
+  const path = `/api/sites/${encodeURIComponent(site)}/fonts`;
+  return (await upload(path, { file, licence })) as Schemas['ClientFontView'];
 }
 
 export async function fetchText(path: string): Promise<string> {

@@ -1,8 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Failed, Mark } from '../ui/States';
 import type { DeviceKey } from './devices';
 import { FieldRow } from './FieldRow';
 import { levelOf, lineClass } from './levels';
+import { Looks } from './Looks';
+import { States } from './StateChoice';
 import { LocalChanges } from './LocalChanges';
 import type { Problem } from '../api/client';
 import type { EditBody, NodeView, PlacementView, Source } from './source';
@@ -12,6 +15,8 @@ import { summary } from './summary';
 type Props = {
   source: Source;
   version: number;
+  /** In whose look it is drawn. */
+  site: string;
   node: NodeView;
   device: DeviceKey;
   placement: PlacementView | undefined;
@@ -22,10 +27,12 @@ type Props = {
 
 /** Every box around the thing in hand, outermost on top, with what each contributes. */
 export function Ladder(props: Props) {
-  const { source, version, node, device, placement, inPiece, onPick, onEdit } = props;
+  const { source, version, site, node, device, placement, inPiece, onPick, onEdit } = props;
+  const [wanted, setWanted] = useState({ node: node.id, state: 'normal' });
+  const state = wanted.node === node.id ? wanted.state : 'normal';
   const query = useQuery({
-    queryKey: [...source.key, 'ladder', node.id, device, version],
-    queryFn: () => source.ladder(node.id, device),
+    queryKey: [...source.key, 'ladder', node.id, device, state, version],
+    queryFn: () => source.ladder(node.id, device, state),
     placeholderData: (before, last) => (last?.queryKey.includes(node.id) ? before : undefined),
   });
   if (query.error) return <Failed error={query.error} retry={() => void query.refetch()} />;
@@ -80,11 +87,23 @@ export function Ladder(props: Props) {
               onEdit={onEdit}
             />
           ))}
+          {ladder && <Looks ladder={ladder} node={node} onEdit={onEdit} />}
+          {ladder && ladder.states.length > 1 && (
+            <States
+              states={ladder.states}
+              state={state}
+              onState={(next) => {
+                setWanted({ node: node.id, state: next });
+              }}
+            />
+          )}
           {ladder && (
             <StyleGroups
               ladder={ladder}
               node={node}
               device={device}
+              state={state}
+              site={site}
               onEdit={onEdit}
               onPick={onPick}
             />

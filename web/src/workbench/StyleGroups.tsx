@@ -23,7 +23,10 @@ const box = [
   'padding-left',
   'background-color',
   'overlay-color',
+  'background-gradient',
   'border-radius',
+  'border',
+  'box-shadow',
   'border-top-width',
   'border-top-color',
 ];
@@ -32,12 +35,14 @@ type Props = {
   ladder: LadderView;
   node: NodeView;
   device: DeviceKey;
+  state: string;
+  site: string;
   onEdit: (edit: EditBody) => Promise<Problem | undefined>;
   onPick: (node: string) => void;
 };
 
 /** The style settings of the thing in hand, in three groups; those most asked for first. */
-export function StyleGroups({ ladder, node, device, onEdit, onPick }: Props) {
+export function StyleGroups({ ladder, node, device, state, site, onEdit, onPick }: Props) {
   const pick = (keys: readonly string[]) =>
     keys.flatMap((key) => ladder.styles.find((style) => style.property === key) ?? []);
   const rest = ladder.styles.filter((s) => !type.includes(s.property) && !box.includes(s.property));
@@ -60,10 +65,12 @@ export function StyleGroups({ ladder, node, device, onEdit, onPick }: Props) {
             >
               {group.styles.map((style) => (
                 <StyleRow
-                  key={`${node.id} ${style.property} ${device}`}
+                  key={`${node.id} ${style.property} ${device} ${state}`}
                   style={style}
                   node={node}
                   device={device}
+                  state={state}
+                  site={site}
                   tokens={ladder.tokens}
                   onEdit={onEdit}
                   onPick={onPick}

@@ -1,5 +1,6 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useId, useState } from 'react';
+import { Link } from 'react-router';
 import type { Problem, Schemas } from '../api/client';
 import { ProblemLine } from './FieldRow';
 import type { DeviceKey } from './devices';
@@ -10,21 +11,26 @@ type Props = {
   style: StyleView;
   node: NodeView;
   device: DeviceKey;
+  state: string;
+  /** In whose look it is drawn. */
+  site: string;
   tokens: readonly Schemas['TokenChoice'][];
   onEdit: (edit: EditBody) => Promise<Problem | undefined>;
   onPick: (node: string) => void;
 };
 
-const isColour = (css: string) => /^(#|rgb)/.test(css);
+const isColour = (css: string) => /^(#|rgb|oklch|hsl)/.test(css);
 
 /** One style setting: what is set here, what it is worth, and, unfolded, why. */
-export function StyleRow({ style, node, device, tokens, onEdit, onPick }: Props) {
+export function StyleRow({ style, node, device, state, site, tokens, onEdit, onPick }: Props) {
   const id = useId();
   const [why, setWhy] = useState(false);
   const set = (value: string) =>
-    onEdit({ type: 'STYLE', node: node.id, property: style.property, device, value });
+    onEdit({ type: 'STYLE', node: node.id, property: style.property, device, state, value });
   const draft = useDraft(style.here, set);
-  const fitting = tokens.filter((token) => token.fits.includes(style.type));
+  const fitting = style.nearest.flatMap(
+    (name) => tokens.find((token) => token.name === name) ?? [],
+  );
   return (
     <div className="py-[3px]">
       <div className="grid grid-cols-[92px_minmax(0,1fr)_20px_30px] gap-x-1.5 items-center">
@@ -62,6 +68,7 @@ export function StyleRow({ style, node, device, tokens, onEdit, onPick }: Props)
         <TokenMenu
           label={style.label}
           tokens={fitting}
+          bound={style.bound}
           onChoose={(name) => void draft.commit(`{${name}}`)}
         />
         <button
@@ -81,13 +88,10 @@ export function StyleRow({ style, node, device, tokens, onEdit, onPick }: Props)
         <Trail
           style={style}
           node={node}
+          site={site}
           onPick={onPick}
-          onReset={() =>
-            void onEdit({
-              type: 'RESET',
-              node: node.id,
-              aspect: `style ${style.property}${device === 'desktop' ? '' : `@${device}`}`,
-            })
+          onBack={() =>
+            void onEdit({ type: 'BACK', node: node.id, property: style.property, device, state })
           }
         />
       )}
@@ -97,18 +101,25 @@ export function StyleRow({ style, node, device, tokens, onEdit, onPick }: Props)
 
 type TokenMenuProps = {
   label: string;
+  /** The nearest first. */
   tokens: readonly Schemas['TokenChoice'][];
+  /** The token that it is bound to; empty for a literal. */
+  bound: string;
   onChoose: (name: string) => void;
 };
 
-function TokenMenu({ label, tokens, onChoose }: TokenMenuProps) {
+function TokenMenu({ label, tokens, bound, onChoose }: TokenMenuProps) {
   if (tokens.length === 0) return <span />;
   return (
     <Menu>
       <MenuButton
         aria-label={`Take a token for ${label.toLowerCase()}`}
-        title="Take a token"
-        className="size-5 text-[13px] leading-none border border-line bg-sheet hover:border-ink rounded-[2px]"
+        title={bound ? `Bound to ${bound}` : 'A literal; bind it to a token'}
+        className={`size-5 text-[13px] leading-none border rounded-[2px] hover:border-ink ${
+          bound
+            ? 'bg-verdigris-tint border-verdigris text-verdigris-deep'
+            : 'bg-sheet border-line text-soft'
+        }`}
       >
         {'{}'}
       </MenuButton>
@@ -128,7 +139,7 @@ function TokenMenu({ label, tokens, onChoose }: TokenMenuProps) {
               {isColour(token.css) && (
                 <span className="size-3.5 border border-line" style={{ background: token.css }} />
               )}
-              <span>{token.name}</span>
+              <span className={token.name === bound ? 'font-semibold' : ''}>{token.name}</span>
               <span className="ml-auto text-soft truncate max-w-28">{token.css}</span>
             </button>
           </MenuItem>
@@ -138,43 +149,74 @@ function TokenMenu({ label, tokens, onChoose }: TokenMenuProps) {
   );
 }
 
-type TrailProps = Pick<Props, 'style' | 'node' | 'onPick'> & { onReset: () => void };
+type TrailProps = Pick<Props, 'style' | 'node' | 'site' | 'onPick'> & { onBack: () => void };
 
 /** Every value that could have been shown, in order; the one that is shown stands out. */
-function Trail({ style, node, onPick, onReset }: TrailProps) {
+function Trail({ style, node, site, onPick, onBack }: TrailProps) {
   return (
     <div
       className={`border-l-[3px] ${style.local ? 'border-ochre' : 'border-verdigris'} pl-2.5 my-1.5 text-[12.5px]`}
     >
-      <ol>
+      <ol aria-label={`Source trail of ${style.label.toLowerCase()}`}>
         {style.trail.map((step, i) => (
           <li key={i} className={step.won ? 'font-semibold' : 'text-soft'}>
-            {step.node !== node.id ? (
-              <button
-                type="button"
-                className="underline underline-offset-2"
-                onClick={() => {
-                  onPick(step.node);
-                }}
-              >
-                {step.source}
-              </button>
-            ) : (
-              step.source
-            )}
-            {step.device !== 'desktop' && `, ${step.device}`}:{' '}
+            <TrailSource step={step} here={node.id} site={site} onPick={onPick} />
+            {step.device !== 'desktop' && `, ${step.device}`}
+            {step.state !== 'normal' && `, ${step.state}`}:{' '}
             <span className={step.won ? '' : 'line-through'}>
               {step.value}
               {step.css !== step.value && step.css !== '' && ` = ${step.css}`}
             </span>
+            {step.token !== '' && (
+              <Link
+                to={`/finishes?token=${encodeURIComponent(step.token)}&look=${site}&column=${step.own ? site : ''}`}
+                className="ml-1.5 font-normal text-verdigris hover:underline"
+              >
+                change the token
+              </Link>
+            )}
           </li>
         ))}
       </ol>
-      {style.local && (
-        <button type="button" className="text-verdigris hover:underline" onClick={onReset}>
-          Back to the piece’s
+      {style.back !== '' && (
+        <button type="button" className="text-verdigris hover:underline" onClick={onBack}>
+          One step back: {style.back}
         </button>
       )}
     </div>
+  );
+}
+
+type SourceProps = {
+  step: StyleView['trail'][number];
+  here: string;
+  site: string;
+  onPick: (node: string) => void;
+};
+
+/** Where a candidate comes from, with a way there. */
+function TrailSource({ step, here, site, onPick }: SourceProps) {
+  if (step.node !== here) {
+    return (
+      <button
+        type="button"
+        className="underline underline-offset-2"
+        onClick={() => {
+          onPick(step.node);
+        }}
+      >
+        {step.source}
+      </button>
+    );
+  }
+  return step.style === '' ? (
+    step.source
+  ) : (
+    <Link
+      to={`/finishes?tab=styles&look=${site}&style=${encodeURIComponent(step.style)}`}
+      className="underline underline-offset-2"
+    >
+      {step.source}
+    </Link>
   );
 }

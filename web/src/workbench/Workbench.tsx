@@ -143,6 +143,7 @@ export function Workbench({ source, heading, actions }: Props) {
         <Ladder
           source={source}
           version={view.version}
+          site={view.siteId}
           node={inHand}
           device={lead}
           placement={placement}

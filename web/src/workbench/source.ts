@@ -14,7 +14,7 @@ export type EditBody = Omit<EditRequest, 'version'>;
 export type Source = {
   key: readonly string[];
   load: () => Promise<WorkbenchView>;
-  ladder: (node: string, device: DeviceKey) => Promise<LadderView>;
+  ladder: (node: string, device: DeviceKey, state: string) => Promise<LadderView>;
   edit: (edit: EditRequest) => Promise<WorkbenchView>;
   undo: (version: number) => Promise<WorkbenchView>;
   redo: (version: number) => Promise<WorkbenchView>;
@@ -25,8 +25,10 @@ export function pageSource(id: string): Source {
   return {
     key: ['workbench', 'page', id],
     load: () => answer(api.GET('/api/pages/{id}/workbench', { params: { path } })),
-    ladder: (node, device) =>
-      answer(api.GET('/api/pages/{id}/ladder', { params: { path, query: { node, device } } })),
+    ladder: (node, device, state) =>
+      answer(
+        api.GET('/api/pages/{id}/ladder', { params: { path, query: { node, device, state } } }),
+      ),
     edit: (body) => answer(api.POST('/api/pages/{id}/edits', { params: { path }, body })),
     undo: (version) =>
       answer(api.POST('/api/pages/{id}/undo', { params: { path }, body: { version } })),
@@ -41,9 +43,11 @@ export function pieceSource(id: string, site: string): Source {
   return {
     key: ['workbench', 'piece', id, site],
     load: () => answer(api.GET('/api/pieces/{id}/workbench', { params: { path, query } })),
-    ladder: (node, device) =>
+    ladder: (node, device, state) =>
       answer(
-        api.GET('/api/pieces/{id}/ladder', { params: { path, query: { site, node, device } } }),
+        api.GET('/api/pieces/{id}/ladder', {
+          params: { path, query: { site, node, device, state } },
+        }),
       ),
     edit: (body) => answer(api.POST('/api/pieces/{id}/edits', { params: { path, query }, body })),
     undo: (version) =>

@@ -1,15 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { answer, api, Problem, type Schemas } from '../../api/client';
+import { answer, api, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count, when } from '../../ui/count';
-import { Failed, Loading, Mark } from '../../ui/States';
-import { ProblemLine } from '../../workbench/FieldRow';
-import { useDraft } from '../../workbench/useDraft';
+import { Failed, Loading } from '../../ui/States';
+import { Swatch } from '../finishes/Swatch';
+import { useFinishes } from '../finishes/useFinishes';
 import { useSites } from './useSites';
 
-/** One client: its pages, its own values on top of the house's finishes, and publishing. */
+/** One client: its pages, its finishes, and publishing. */
 export function SiteScreen() {
   const { siteId = '' } = useParams();
   const sites = useSites();
@@ -21,28 +21,68 @@ export function SiteScreen() {
     <main className="h-full overflow-y-auto px-8 py-6">
       <h1 className="text-2xl border-b border-ink pb-3">{site.name}</h1>
       <div className="grid grid-cols-[minmax(0,1fr)_320px] gap-12 mt-5">
-        <Tokens siteId={siteId} />
+        <section aria-label="Pages">
+          <h2 className="text-lg">Pages</h2>
+          <ul className="mt-1 border-t border-line">
+            {site.pages.map((page) => (
+              <li key={page.id} className="border-b border-hair">
+                <Link
+                  to={`/sites/${siteId}/pages/${page.id}`}
+                  className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] gap-4 py-2 hover:bg-sheet"
+                >
+                  <span className="font-medium">{page.title}</span>
+                  <span className="text-soft">{page.address}</span>
+                  <span className="text-soft">
+                    {count(page.sections, 'section')}, {page.pieces} from the library
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
         <div>
-          <section aria-label="Pages">
-            <h2 className="text-lg">Pages</h2>
-            <ul className="mt-1 border-t border-line">
-              {site.pages.map((page) => (
-                <li key={page.id} className="border-b border-hair">
-                  <Link
-                    to={`/sites/${siteId}/pages/${page.id}`}
-                    className="flex justify-between py-1.5 hover:bg-sheet"
-                  >
-                    <span className="font-medium">{page.title}</span>
-                    <span className="text-soft">{page.address}</span>
-                  </Link>
-                </li>
-              ))}
-            </ul>
-          </section>
+          <FinishesOf siteId={siteId} />
           <Publishing siteId={siteId} name={site.name} />
         </div>
       </div>
     </main>
+  );
+}
+
+const swatches = ['color.text', 'color.surface', 'color.accent', 'color.label'];
+
+function FinishesOf({ siteId }: { siteId: string }) {
+  const { table } = useFinishes();
+  const site = table?.sites.find((s) => s.id === siteId);
+  if (!table || !site) return null;
+  const worth = (name: string) =>
+    table.tokens.find((token) => token.name === name)?.sites[siteId]?.css;
+  const link = 'text-verdigris underline underline-offset-2';
+  return (
+    <section aria-label="Finishes">
+      <h2 className="text-lg">Finishes</h2>
+      <div className="border-t border-line pt-2">
+        <p className="flex items-center gap-1.5">
+          {swatches.map((name) => (
+            <span key={name} title={name}>
+              <Swatch css={worth(name) ?? 'transparent'} className="size-6" />
+            </span>
+          ))}
+          <span className="ml-2 text-soft truncate">{worth('font.heading')?.split(',')[0]}</span>
+        </p>
+        <p className="mt-2">
+          {count(site.own, 'value')} of its own on revision {site.revision} of the house’s.
+        </p>
+        <p className="mt-2 flex gap-4">
+          <Link className={link} to={`/finishes?look=${siteId}`}>
+            Change its finishes
+          </Link>
+          <Link className={link} to={`/finishes?tab=contrast&look=${siteId}`}>
+            Check its contrast
+          </Link>
+        </p>
+      </div>
+    </section>
   );
 }
 
@@ -102,96 +142,5 @@ function Publishing({ siteId, name }: { siteId: string; name: string }) {
         </Button>
       </div>
     </section>
-  );
-}
-
-function Tokens({ siteId }: { siteId: string }) {
-  const path = { siteId };
-  const tokens = useQuery({
-    queryKey: ['tokens', siteId],
-    queryFn: () => answer(api.GET('/api/sites/{siteId}/tokens', { params: { path } })),
-  });
-  if (tokens.error) return <Failed error={tokens.error} retry={() => void tokens.refetch()} />;
-  if (!tokens.data) return <Loading what="the finishes" />;
-  return (
-    <section aria-label="Finishes">
-      <h2 className="text-lg">Finishes</h2>
-      <p className="text-soft">
-        A value of the client’s own stands in place of the house’s. Write a value, or another token
-        such as {'{color.accent}'}; empty goes back to the house’s.
-      </p>
-      <table className="mt-2 w-full border-t border-line text-[13px]">
-        <thead>
-          <tr className="text-left text-soft">
-            <th className="font-medium py-1.5">Token</th>
-            <th className="font-medium">This client</th>
-            <th className="font-medium">House</th>
-            <th className="font-medium">Worth</th>
-          </tr>
-        </thead>
-        <tbody>
-          {tokens.data.map((token) => (
-            <TokenRow key={token.id} token={token} siteId={siteId} />
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-function TokenRow({ token, siteId }: { token: Schemas['TokenView']; siteId: string }) {
-  const queries = useQueryClient();
-  const draft = useDraft(token.own ? token.value : '', async (value) => {
-    try {
-      const next = await answer(
-        api.PUT('/api/sites/{siteId}/tokens/{tokenId}', {
-          params: { path: { siteId, tokenId: token.id } },
-          body: { value },
-        }),
-      );
-      queries.setQueryData(['tokens', siteId], next);
-      queries.removeQueries({ queryKey: ['workbench'] });
-      await queries.invalidateQueries({ queryKey: ['piece-frame'] });
-      return undefined;
-    } catch (error) {
-      return error instanceof Problem ? error : new Problem(0, 'Not saved', String(error));
-    }
-  });
-  return (
-    <tr className="border-t border-hair align-top">
-      <td className="py-1.5 pr-3">
-        <span className="font-medium">{token.name}</span>
-        <span className="block text-soft text-[12px]">{token.description}</span>
-      </td>
-      <td className="py-1 pr-3 w-56">
-        <input
-          aria-label={`${token.name} of this client`}
-          value={draft.text}
-          placeholder="as the house"
-          aria-invalid={draft.problem !== undefined}
-          onChange={(e) => {
-            draft.typed(e.target.value);
-          }}
-          onBlur={() => void draft.leave()}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter') void draft.commit();
-            else if (e.key === 'Escape') draft.drop();
-          }}
-          className={`w-full border px-2 py-1 rounded-[2px] placeholder:text-soft/80 ${draft.problem ? 'border-brick' : 'border-line'} ${token.own ? 'bg-ochre-tint' : 'bg-sheet'}`}
-        />
-        <ProblemLine id={`${token.id}-problem`} problem={draft.problem} />
-      </td>
-      <td className="py-1.5 pr-3 text-soft">
-        {token.house} {token.own && <Mark tone="local">own</Mark>}
-      </td>
-      <td className="py-1.5">
-        <span className="flex items-center gap-1.5">
-          {token.type === 'color' && (
-            <span className="size-4 border border-line" style={{ background: token.css }} />
-          )}
-          <span>{token.css}</span>
-        </span>
-      </td>
-    </tr>
   );
 }

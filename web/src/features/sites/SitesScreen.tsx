@@ -10,10 +10,18 @@ export function SitesScreen() {
   if (!sites.data) return <Loading what="the sites" />;
   return (
     <main className="h-full overflow-y-auto px-8 py-6 max-w-5xl">
-      <h1 className="text-2xl border-b border-ink pb-3">Sites</h1>
+      <header className="flex items-end justify-between border-b border-ink pb-3">
+        <h1 className="text-2xl">Sites</h1>
+        <Link
+          to="/sites/new"
+          className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
+        >
+          Start a new client
+        </Link>
+      </header>
       {sites.data.length === 0 && (
         <div className="mt-8">
-          <Empty>No site yet.</Empty>
+          <Empty>No site yet. Start a new client from its logo, colours and typefaces.</Empty>
         </div>
       )}
       {sites.data.map((site) => (

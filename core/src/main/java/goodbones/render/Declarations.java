@@ -19,7 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 
@@ -37,23 +36,16 @@ final class Declarations {
   private final Finishes finishes;
   private final Properties tokens;
   private final UnaryOperator<String> pictureUrl;
-  private final Consumer<String> families;
 
   /**
    * @param tokens notes the custom properties that the declarations use
-   * @param families receives the font stacks that the declarations set
    */
   Declarations(
-      Cascade cascade,
-      Finishes finishes,
-      Properties tokens,
-      UnaryOperator<String> pictureUrl,
-      Consumer<String> families) {
+      Cascade cascade, Finishes finishes, Properties tokens, UnaryOperator<String> pictureUrl) {
     this.cascade = cascade;
     this.finishes = finishes;
     this.tokens = tokens;
     this.pictureUrl = pictureUrl;
-    this.families = families;
   }
 
   /** A place in a row: the row, and the column's index among its siblings. */
@@ -162,9 +154,6 @@ final class Declarations {
 
   /** What a candidate is written as: literals as they are, tokens as custom properties. */
   private String value(StyleProperty property, Candidate candidate) {
-    if (property == StyleProperty.FONT_FAMILY) {
-      families.accept(candidate.css());
-    }
     StyleValue stored = candidate.value().orElse(StyleValue.literal(candidate.css()));
     if (stored instanceof StyleValue.TokenRef ref) {
       return tokens.use(ref);

@@ -1,5 +1,6 @@
 package goodbones.render;
 
+import goodbones.fonts.FontFace;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
@@ -11,7 +12,7 @@ import java.util.SortedSet;
  * @param rules the CSS of each generated class, by class name
  * @param tokens the custom properties in use: name to value
  * @param scopes the same again for each colour scheme in use, by the class of its sections
- * @param families the font families in use that ship with the application
+ * @param faces the font files in use
  * @param pictures the ids of the pictures in use
  */
 public record Rendered(
@@ -19,5 +20,5 @@ public record Rendered(
     SortedMap<String, String> rules,
     SortedMap<String, String> tokens,
     SortedMap<String, SortedMap<String, String>> scopes,
-    SortedSet<String> families,
+    SortedSet<FontFace> faces,
     Set<String> pictures) {}

@@ -1,8 +1,13 @@
 package goodbones.render;
 
+import goodbones.document.Catalogue;
+import goodbones.document.Device;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
+import goodbones.document.State;
+import goodbones.document.StyleProperty;
+import goodbones.fonts.FontFace;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.style.SiteFinishes;
@@ -17,33 +22,36 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * Turns a shown page into semantic HTML and CSS. The same input gives the same bytes; equal styles
  * share one class, on one page and over all pages of a site.
  */
 public final class Renderer {
+  private static final int NORMAL_WEIGHT = 400;
   private final Surroundings surroundings;
+  private final Cascade cascade;
   private final Declarations declarations;
   private final SortedMap<String, String> rules = new TreeMap<>();
   private final Properties tokens;
-  private final SortedSet<String> families = new TreeSet<>();
+  private final SortedSet<FontFace> faces = new TreeSet<>();
   private final SortedSet<String> pictures = new TreeSet<>();
   private final StringBuilder html = new StringBuilder();
 
   private Renderer(Shown page, SiteFinishes finishes, Surroundings surroundings) {
     this.surroundings = surroundings;
     this.tokens = new Properties(finishes);
+    this.cascade = new Cascade(page.root(), page, finishes);
     this.declarations =
         new Declarations(
-            new Cascade(page.root(), page, finishes),
+            cascade,
             finishes.house(),
             tokens,
             id -> {
               pictures.add(id);
               return surroundings.pictureUrl().apply(id);
-            },
-            this::collectFamily);
+            });
   }
 
   /**
@@ -61,7 +69,7 @@ public final class Renderer {
         Collections.unmodifiableSortedMap(renderer.rules),
         renderer.tokens.root(),
         renderer.tokens.scopes(),
-        Collections.unmodifiableSortedSet(renderer.families),
+        Collections.unmodifiableSortedSet(renderer.faces),
         Set.copyOf(renderer.pictures));
   }
 
@@ -96,6 +104,7 @@ public final class Renderer {
     if (text.isBlank() && !surroundings.withIds()) {
       return;
     }
+    collectFaces(node);
     open(tag, node, Optional.empty(), attributes);
     html.append(Html.lines(text)).append("</").append(tag).append('>');
   }
@@ -149,13 +158,19 @@ public final class Renderer {
     html.append(attributes).append('>');
   }
 
-  /**
-   * Notes a family that ships with the application, wherever a stack that begins with it is set.
-   */
-  private void collectFamily(String stack) {
-    String family = stack.split(",")[0].strip();
-    if (surroundings.fontUrls().containsKey(family)) {
-      families.add(family);
+  /** Notes the font files that a text is set in, at every device and in every state. */
+  private void collectFaces(Node node) {
+    for (Device device : Device.values()) {
+      for (State state : Catalogue.states(node.kind())) {
+        String stack = cascade.won(node, StyleProperty.FONT_FAMILY, device, state).css();
+        String weight = cascade.won(node, StyleProperty.FONT_WEIGHT, device, state).css();
+        int wanted = weight.matches("\\d+") ? Integer.parseInt(weight) : NORMAL_WEIGHT;
+        Stream.of(stack.split(","))
+            .map(family -> FontFace.matching(surroundings.faces(), family.strip(), wanted))
+            .flatMap(Optional::stream)
+            .findFirst()
+            .ifPresent(faces::add);
+      }
     }
   }
 

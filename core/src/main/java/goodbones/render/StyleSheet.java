@@ -1,5 +1,6 @@
 package goodbones.render;
 
+import goodbones.fonts.FontFace;
 import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
@@ -33,26 +34,20 @@ public final class StyleSheet {
   private StyleSheet() {}
 
   /** The style sheet for some rendered pages of one site. */
-  public static String of(List<Rendered> pages, Map<String, String> fontUrls) {
+  public static String of(List<Rendered> pages) {
     TreeMap<String, String> rules = new TreeMap<>();
     TreeMap<String, String> tokens = new TreeMap<>();
     TreeMap<String, SortedMap<String, String>> scopes = new TreeMap<>();
-    TreeSet<String> families = new TreeSet<>();
+    TreeSet<FontFace> faces = new TreeSet<>();
     for (Rendered page : pages) {
       rules.putAll(page.rules());
       tokens.putAll(page.tokens());
       page.scopes()
           .forEach((scope, own) -> scopes.computeIfAbsent(scope, k -> new TreeMap<>()).putAll(own));
-      families.addAll(page.families());
+      faces.addAll(page.faces());
     }
     StringBuilder css = new StringBuilder();
-    for (String family : families) {
-      css.append("@font-face{font-family:\"")
-          .append(family)
-          .append("\";src:url(\"")
-          .append(fontUrls.get(family))
-          .append("\") format(\"woff2\");font-weight:100 900;font-display:swap}\n");
-    }
+    faces.forEach(face -> css.append(face.rule()));
     css.append(RESET);
     append(":root", tokens, css);
     scopes.forEach((scope, values) -> append("." + scope, values, css));

@@ -1,6 +1,7 @@
 package goodbones.render;
 
-import java.util.Map;
+import goodbones.fonts.FontFace;
+import java.util.List;
 import java.util.function.UnaryOperator;
 
 /**
@@ -8,8 +9,7 @@ import java.util.function.UnaryOperator;
  *
  * @param pictureUrl from a picture's id to where it is served
  * @param linkUrl from a stored link to what is written in the page
- * @param fontUrls from a font family that ships with the application to its file; a variable font
- *     of weights 100 to 900
+ * @param faces the font files that there are
  * @param base what stands before picture addresses in HTML, where the page is not in the folder of
  *     its style sheet
  * @param withIds whether elements carry their node's id, for the canvas
@@ -17,10 +17,10 @@ import java.util.function.UnaryOperator;
 public record Surroundings(
     UnaryOperator<String> pictureUrl,
     UnaryOperator<String> linkUrl,
-    Map<String, String> fontUrls,
+    List<FontFace> faces,
     String base,
     boolean withIds) {
   public Surroundings {
-    fontUrls = Map.copyOf(fontUrls);
+    faces = List.copyOf(faces);
   }
 }

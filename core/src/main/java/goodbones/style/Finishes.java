@@ -1,6 +1,7 @@
 package goodbones.style;
 
 import goodbones.document.Kind;
+import goodbones.document.References;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import java.util.ArrayList;
@@ -145,6 +146,21 @@ public record Finishes(
         .sorted()
         .forEach(places::add);
     return places;
+  }
+
+  /** What a document refers to that these finishes do not have, in words; empty if nothing. */
+  public List<String> lacks(References wanted) {
+    List<String> missing = new ArrayList<>();
+    wanted.tokens().stream()
+        .filter(id -> token(id).isEmpty())
+        .forEach(id -> missing.add("the token " + id));
+    wanted.namedStyles().stream()
+        .filter(id -> namedStyle(id).isEmpty())
+        .forEach(id -> missing.add("the named style " + id));
+    wanted.schemes().stream()
+        .filter(id -> scheme(id).isEmpty())
+        .forEach(id -> missing.add("the scheme " + id));
+    return missing;
   }
 
   static boolean refers(StyleValue value, String tokenId) {

@@ -9,6 +9,7 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.fonts.FontFace;
 import goodbones.library.Shown;
 import goodbones.style.Finishes;
 import goodbones.style.SiteFinishes;
@@ -44,7 +45,9 @@ class RendererTest {
     return new Surroundings(
         id -> "pictures/" + id + ".svg",
         UnaryOperator.identity(),
-        Map.of("Source Sans 3", "fonts/source.woff2"),
+        List.of(
+            new FontFace("Source Sans 3", "fonts/source.woff2", "woff2", 200, 900),
+            new FontFace("Other", "fonts/other.ttf", "truetype", 400, 400)),
         "../",
         withIds);
   }
@@ -63,7 +66,7 @@ class RendererTest {
   }
 
   private static String css(Rendered rendered) {
-    return StyleSheet.of(List.of(rendered), surroundings(false).fontUrls());
+    return StyleSheet.of(List.of(rendered));
   }
 
   @Test

@@ -3,7 +3,6 @@ package goodbones.server;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -42,12 +41,42 @@ final class Api {
             .content(JSON.writeValueAsString(body)));
   }
 
-  Answer replace(String path, Object body) {
+  /** Sends a text as it is, such as a file's. */
+  Answer writeText(String path, String text) {
     return send(
-        put(path)
+        post(path)
             .with(csrf())
-            .contentType(MediaType.APPLICATION_JSON)
-            .content(JSON.writeValueAsString(body)));
+            .contentType(MediaType.TEXT_PLAIN)
+            .content(text.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+  }
+
+  /** The answer as text. */
+  String text(String path) {
+    try {
+      return mvc.perform(get(path))
+          .andReturn()
+          .getResponse()
+          .getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+    } catch (Exception e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /**
+   * Edits the finishes.
+   *
+   * @param parts the parts of the edit, names and values in turn
+   */
+  Answer finish(Object... parts) {
+    return write("/api/finishes/edits", parts(parts));
+  }
+
+  static Map<String, Object> parts(Object... parts) {
+    Map<String, Object> map = new LinkedHashMap<>();
+    for (int i = 0; i < parts.length; i += 2) {
+      map.put((String) parts[i], parts[i + 1]);
+    }
+    return map;
   }
 
   private Answer send(MockHttpServletRequestBuilder request) {
@@ -83,11 +112,8 @@ final class Api {
   }
 
   static Map<String, Object> edit(long version, Object... parts) {
-    Map<String, Object> edit = new LinkedHashMap<>();
+    Map<String, Object> edit = parts(parts);
     edit.put("version", version);
-    for (int i = 0; i < parts.length; i += 2) {
-      edit.put((String) parts[i], parts[i + 1]);
-    }
     return edit;
   }
 

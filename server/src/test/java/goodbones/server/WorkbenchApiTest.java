@@ -147,22 +147,6 @@ class WorkbenchApiTest {
   }
 
   @Test
-  void anAliasCircleInASitesValuesIsRefusedWithItsChain() {
-    api.replace(
-        "/api/sites/oakum-rope-museum/tokens/t-small", java.util.Map.of("value", "{color.accent}"));
-    Api.Answer circle =
-        api.replace(
-            "/api/sites/oakum-rope-museum/tokens/t-accent",
-            java.util.Map.of("value", "{color.label}"));
-    assertThat(circle.status()).isEqualTo(422);
-    assertThat(circle.detail()).contains("color.accent → color.label → color.accent");
-    Api.Answer wrong =
-        api.replace(
-            "/api/sites/oakum-rope-museum/tokens/t-accent", java.util.Map.of("value", "brown-ish"));
-    assertThat(wrong.detail()).contains("cannot be “brown-ish”");
-  }
-
-  @Test
   void theLadderSaysWhatEveryBoxContributesAndWhy() {
     JsonNode ladder =
         api.read("/api/pages/sf-home/ladder?node=sf-opening/ob-heading&device=phone").body();

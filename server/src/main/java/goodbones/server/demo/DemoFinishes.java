@@ -4,6 +4,8 @@ import goodbones.document.Kind;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.style.Finishes;
+import goodbones.style.NamedStyle;
+import goodbones.style.Scheme;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
 import java.util.LinkedHashMap;
@@ -20,7 +22,7 @@ final class DemoFinishes {
   }
 
   static Finishes house() {
-    return Finishes.of(tokens(), List.of(), defaults());
+    return Finishes.of(tokens(), named(), defaults()).withSchemes(schemes());
   }
 
   private static List<Token> tokens() {
@@ -88,7 +90,81 @@ final class DemoFinishes {
         token("t-gap", "space.gap", TokenType.DIMENSION, "16px", "Between lines in a section"),
         token(
             "t-width", "width.content", TokenType.DIMENSION, "1120px", "Greatest width of content"),
-        token("t-radius", "radius.button", TokenType.DIMENSION, "8px", "Corners of buttons"));
+        token("t-radius", "radius.button", TokenType.DIMENSION, "8px", "Corners of buttons"),
+        token(
+            "t-lead",
+            "size.lead",
+            TokenType.DIMENSION,
+            "clamp(19px, 1.0714rem + 0.5357vw, 24px)",
+            "The first sentence, growing with the screen"),
+        token(
+            "t-hair",
+            "border.hair",
+            TokenType.BORDER,
+            "1px solid rgb(0 0 0 / 12%)",
+            "Round cards and fields"),
+        token(
+            "t-shadow",
+            "shadow.card",
+            TokenType.SHADOW,
+            "0px 2px 4px 0px rgb(0 0 0 / 12%), 0px 12px 32px -8px rgb(0 0 0 / 24%)",
+            "What stands off the page"),
+        token(
+            "t-dusk",
+            "gradient.dusk",
+            TokenType.GRADIENT,
+            "linear-gradient(160deg, {t-accent} 0%, {t-text} 100%)",
+            "For bands without a picture"),
+        token(
+            "t-motion",
+            "motion.button",
+            TokenType.TRANSITION,
+            "160ms 0ms ease",
+            "Buttons under the pointer"));
+  }
+
+  private static List<NamedStyle> named() {
+    return List.of(
+        new NamedStyle("s-lead", "Lead", styles("font-size", "{t-lead}", "line-height", "1.45")),
+        new NamedStyle(
+            "s-caption",
+            "Caption",
+            styles("font-size", "15px", "line-height", "1.5", "font-family", "{t-label-font}")),
+        new NamedStyle(
+            "s-quote",
+            "Quote",
+            styles(
+                "font-size", "40px",
+                "font-size@phone", "28px",
+                "line-height", "1.25",
+                "font-weight", "500",
+                "max-width", "860px")),
+        new NamedStyle(
+            "s-quiet",
+            "Quiet button",
+            styles(
+                "background-color",
+                "transparent",
+                "color",
+                "{t-small}",
+                "border",
+                "2px solid {t-small}",
+                "background-color:hover",
+                "{t-surface}")));
+  }
+
+  private static List<Scheme> schemes() {
+    return List.of(
+        new Scheme("light", "Light", Map.of()),
+        new Scheme("tinted", "Tinted", Map.of("t-ground", StyleValue.token("t-surface"))),
+        new Scheme(
+            "dark",
+            "Dark",
+            Map.of(
+                "t-ground", StyleValue.token("t-text"),
+                "t-text", StyleValue.token("t-ground"),
+                "t-small", StyleValue.token("t-surface"),
+                "t-surface", StyleValue.token("t-text"))));
   }
 
   private static Map<Kind, Map<StyleKey, StyleValue>> defaults() {
@@ -182,7 +258,9 @@ final class DemoFinishes {
             "border-radius",
             "{t-radius}",
             "place",
-            "start"));
+            "start",
+            "transition",
+            "{t-motion}"));
     return defaults;
   }
 
@@ -217,5 +295,31 @@ final class DemoFinishes {
         "t-display", "68px",
         "t-radius", "3px",
         "t-small", "{color.accent}");
+  }
+
+  static Map<String, String> allotments() {
+    return Map.of(
+        "t-text", "#24331f",
+        "t-surface", "#f1f5e4",
+        "t-accent", "#6f9c3d",
+        "t-accent-deep", "#5a8230",
+        "t-heading-font", "Bitter, Rockwell, serif",
+        "t-body-font", "Work Sans, Arial, sans-serif",
+        "t-display", "52px",
+        "t-radius", "12px",
+        "t-small", "#2f5d34");
+  }
+
+  static Map<String, String> clocks() {
+    return Map.of(
+        "t-text", "#22283a",
+        "t-surface", "#f6f1e6",
+        "t-accent", "#8d2f2a",
+        "t-accent-deep", "#6f2420",
+        "t-heading-font", "Fraunces, Georgia, serif",
+        "t-body-font", "Public Sans, Arial, sans-serif",
+        "t-radius", "0px",
+        "t-small", "{color.accent}",
+        "t-hair", "1px solid #b88a3e");
   }
 }

@@ -1,12 +1,19 @@
 package goodbones.server.demo;
 
+import goodbones.document.Aspect;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /** Short ways to write demo documents down. */
 final class Make {
@@ -63,5 +70,56 @@ final class Make {
       styled = styled.withStyle(StyleKey.parse(settings[i]), StyleValue.parse(settings[i + 1]));
     }
     return styled;
+  }
+
+  static Node picture(String id, String picture, String alt) {
+    return node(id, Kind.PICTURE, "").withContent("picture", new FieldValue.Picture(picture, alt));
+  }
+
+  static Node named(Node node, String... styles) {
+    return node.withNamedStyles(List.of(styles));
+  }
+
+  static Node page(String id, Node... sections) {
+    return node(id, Kind.PAGE, "").withChildren(List.of(sections));
+  }
+
+  @SafeVarargs
+  static Node placing(String id, String piece, Map.Entry<LocalKey, LocalValue>... own) {
+    Map<LocalKey, LocalValue> changes = new LinkedHashMap<>();
+    for (Map.Entry<LocalKey, LocalValue> change : own) {
+      changes.put(change.getKey(), change.getValue());
+    }
+    return Node.placing(NodeId.of(id), "", piece)
+        .withPlacement(Placement.of(piece).withChanges(changes));
+  }
+
+  static Map.Entry<LocalKey, LocalValue> words(String node, String words) {
+    return content(node, "words", new FieldValue.Words(words));
+  }
+
+  static Map.Entry<LocalKey, LocalValue> link(String node, String target) {
+    return content(node, "link", new FieldValue.Link(target));
+  }
+
+  static Map.Entry<LocalKey, LocalValue> photo(String node, String id, String alt) {
+    return content(node, "picture", new FieldValue.Picture(id, alt));
+  }
+
+  private static Map.Entry<LocalKey, LocalValue> content(
+      String node, String field, FieldValue value) {
+    return Map.entry(
+        new LocalKey(NodeId.of(node), Aspect.content(field)), new LocalValue.ContentIs(value));
+  }
+
+  static Map.Entry<LocalKey, LocalValue> style(String node, String key, String value) {
+    return Map.entry(
+        new LocalKey(NodeId.of(node), Aspect.style(StyleKey.parse(key))),
+        new LocalValue.StyleIs(Optional.of(StyleValue.parse(value))));
+  }
+
+  static Map.Entry<LocalKey, LocalValue> scheme(String node, String id) {
+    return Map.entry(
+        new LocalKey(NodeId.of(node), Aspect.SCHEME), new LocalValue.SchemeIs(Optional.of(id)));
   }
 }

@@ -11,6 +11,7 @@ import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.style.FinishesEdit;
 import java.util.function.Function;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
@@ -60,6 +61,7 @@ public final class DocumentJson {
         .addMixIn(FieldValue.class, FieldValueMixin.class)
         .addMixIn(LocalValue.class, LocalValueMixin.class)
         .addMixIn(Edit.class, EditMixin.class)
+        .addMixIn(FinishesEdit.class, FinishesEditMixin.class)
         .build();
   }
 
@@ -137,4 +139,15 @@ public final class DocumentJson {
     @Type(value = Edit.Group.class, name = "group")
   })
   private interface EditMixin {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "do")
+  @JsonSubTypes({
+    @Type(value = FinishesEdit.PutToken.class, name = "put-token"),
+    @Type(value = FinishesEdit.PutNamedStyle.class, name = "put-named-style"),
+    @Type(value = FinishesEdit.PutScheme.class, name = "put-scheme"),
+    @Type(value = FinishesEdit.PutDefault.class, name = "put-default"),
+    @Type(value = FinishesEdit.PutFile.class, name = "put-file"),
+    @Type(value = FinishesEdit.Group.class, name = "group")
+  })
+  private interface FinishesEditMixin {}
 }

@@ -19,7 +19,7 @@ class FontController {
   @GetMapping("/client-fonts/{file}")
   ResponseEntity<byte[]> font(@PathVariable String file) {
     return ResponseEntity.ok()
-        .contentType(new MediaType("font", "woff2"))
+        .contentType(MediaType.parseMediaType(Fonts.mediaType(file)))
         .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePublic())
         .body(fonts.bytes(file));
   }

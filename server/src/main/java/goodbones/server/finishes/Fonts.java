@@ -1,45 +1,128 @@
 package goodbones.server.finishes;
 
+import goodbones.fonts.FontCatalogue;
+import goodbones.fonts.FontFace;
+import goodbones.fonts.FontFamily;
+import goodbones.fonts.FontFile;
+import goodbones.server.problems.BadInput;
+import goodbones.server.problems.NotFound;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.util.Map;
-import java.util.stream.Collectors;
-import org.springframework.stereotype.Component;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
-/** The open fonts that ship with the application for clients' pages. */
-@Component
+/** The open fonts that ship with the application, and the clients' own font files. */
+@Service
 public class Fonts {
-  private static final Map<String, String> FILES =
-      Map.of(
-          "Literata", "literata.woff2",
-          "Nunito Sans", "nunito-sans.woff2",
-          "Rokkitt", "rokkitt.woff2",
-          "Source Sans 3", "source-sans-3.woff2");
+  private static final int LICENCE_LIMIT = 500;
+  private final ClientFontRepository own;
+
+  Fonts(ClientFontRepository own) {
+    this.own = own;
+  }
 
   /**
-   * Where each family's file is served.
+   * All font files that a site can be set in; its own stand before those that ship.
    *
-   * @param folder the address of the folder, with its closing slash
+   * @param folder the address of the folder that they are served from, with its closing slash
    */
-  public Map<String, String> urls(String folder) {
-    return FILES.entrySet().stream()
-        .collect(Collectors.toMap(Map.Entry::getKey, e -> folder + e.getValue()));
+  @Transactional(readOnly = true)
+  public List<FontFace> faces(String siteId, String folder) {
+    List<FontFace> faces = new ArrayList<>();
+    own.findBySiteIdOrderByFamilyAscLeastAsc(siteId).forEach(f -> faces.add(f.face(folder)));
+    for (FontFamily family : FontCatalogue.families()) {
+      faces.add(
+          new FontFace(
+              family.name(), folder + file(family), "woff2", family.least(), family.greatest()));
+    }
+    return faces;
   }
 
-  /** The name of a family's file. */
-  public String file(String family) {
-    return java.util.Objects.requireNonNull(FILES.get(family), family);
+  private static String file(FontFamily family) {
+    return family.name().toLowerCase(Locale.ROOT).replace(' ', '-') + ".woff2";
   }
 
+  @Transactional(readOnly = true)
+  public List<ClientFontView> ofSite(String siteId) {
+    return own.findBySiteIdOrderByFamilyAscLeastAsc(siteId).stream().map(ClientFont::view).toList();
+  }
+
+  /**
+   * Takes in a font file of a client's own. It is served as it is.
+   *
+   * @param licence what the client may do with it, and where that is written
+   * @throws BadInput if it is no font file, may not be served, or nothing is said of its licence
+   */
+  @Transactional
+  public ClientFontView add(String siteId, byte[] bytes, String licence) {
+    FontFile file;
+    try {
+      file = FontFile.read(bytes);
+    } catch (IllegalArgumentException refused) {
+      throw new BadInput("file", String.valueOf(refused.getMessage()));
+    }
+    if (!file.mayBeEmbedded()) {
+      throw new BadInput(
+          "file",
+          "“"
+              + file.family()
+              + "” says of itself that it may not be served with pages; ask its maker for a web"
+              + " licence and the file that comes with it");
+    }
+    String note = licence.strip();
+    if (note.isEmpty()) {
+      throw new BadInput(
+          "licence",
+          "Note the licence of “"
+              + file.family()
+              + "”, such as “web licence bought 3 May, up to 50,000 views”"
+              + (file.licence().isEmpty() ? "" : "; the file says: " + shortened(file.licence())));
+    }
+    if (note.length() > LICENCE_LIMIT) {
+      throw new BadInput("licence", "The note on the licence may have at most 500 characters");
+    }
+    String id = "f" + UUID.randomUUID().toString().replace("-", "");
+    return own.save(new ClientFont(id, siteId, file, note, bytes)).view();
+  }
+
+  private static String shortened(String text) {
+    return text.length() <= 160 ? text : text.substring(0, 159) + "…";
+  }
+
+  /** Takes a font file of a client's own away. */
+  @Transactional
+  public void remove(String id) {
+    own.deleteById(id);
+  }
+
+  /**
+   * @throws NotFound if there is no such file
+   */
+  @Transactional(readOnly = true)
   public byte[] bytes(String file) {
+    boolean ships = FontCatalogue.families().stream().anyMatch(f -> file(f).equals(file));
+    if (!ships) {
+      return own.findByFileName(file)
+          .map(ClientFont::bytes)
+          .orElseThrow(() -> new NotFound("font", file));
+    }
     try (InputStream in = Fonts.class.getResourceAsStream("/fonts/" + file)) {
-      if (in == null || !FILES.containsValue(file)) {
-        throw new goodbones.server.problems.NotFound("font", file);
+      if (in == null) {
+        throw new NotFound("font", file);
       }
       return in.readAllBytes();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** The media type of a font file (RFC 8081). */
+  public static String mediaType(String file) {
+    return "font/" + file.substring(file.lastIndexOf('.') + 1);
   }
 }

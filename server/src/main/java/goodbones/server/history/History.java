@@ -1,18 +1,21 @@
 package goodbones.server.history;
 
-import goodbones.document.Edit;
-import goodbones.document.Edited;
-import goodbones.document.Node;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.problems.BadInput;
 import java.util.Optional;
-import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Undo and redo without end, for each document, also after a restart. */
 @Service
 public class History {
+  /** Back in the history, or forth again. */
+  public enum Way {
+    UNDO,
+    REDO
+  }
+
   private static final int LABEL_LIMIT = 200;
   private final EditStepRepository steps;
 
@@ -22,7 +25,7 @@ public class History {
 
   /** Notes an edit that was made; what was undone before can no longer be redone. */
   @Transactional
-  public void made(String documentId, String label, Edit inverse) {
+  public void made(String documentId, String label, Object inverse) {
     steps.deleteByDocumentIdAndUndoneTrue(documentId);
     String fitting = label.length() > LABEL_LIMIT ? label.substring(0, LABEL_LIMIT) : label;
     steps.save(new EditStep(documentId, fitting, DocumentJson.write(inverse)));
@@ -41,35 +44,20 @@ public class History {
   }
 
   /**
-   * Undoes the last edit.
+   * Undoes the last edit, or redoes what was undone last.
    *
-   * @param apply carries the inverse out on the document
-   * @throws BadInput if there is nothing to undo
+   * @param apply carries an edit out, and gives its inverse
+   * @throws BadInput if there is nothing to undo or redo
    */
   @Transactional
-  public Node undo(String documentId, Function<Edit, Edited> apply) {
+  public <E> void turn(Way way, String documentId, Class<E> type, UnaryOperator<E> apply) {
+    String word = way == Way.UNDO ? "undo" : "redo";
     EditStep step =
-        last(documentId).orElseThrow(() -> new BadInput("undo", "There is nothing to undo"));
-    return turn(step, apply, true);
-  }
-
-  /**
-   * Redoes what was undone last.
-   *
-   * @throws BadInput if there is nothing to redo
-   */
-  @Transactional
-  public Node redo(String documentId, Function<Edit, Edited> apply) {
-    EditStep step =
-        next(documentId).orElseThrow(() -> new BadInput("redo", "There is nothing to redo"));
-    return turn(step, apply, false);
-  }
-
-  private Node turn(EditStep step, Function<Edit, Edited> apply, boolean undone) {
-    Edited edited = apply.apply(DocumentJson.read(step.step(), Edit.class));
-    step.turn(DocumentJson.write(edited.inverse()), undone);
+        (way == Way.UNDO ? last(documentId) : next(documentId))
+            .orElseThrow(() -> new BadInput(word, "There is nothing to " + word));
+    E inverse = apply.apply(DocumentJson.read(step.step(), type));
+    step.turn(DocumentJson.write(inverse), way == Way.UNDO);
     steps.save(step);
-    return edited.root();
   }
 
   private Optional<EditStep> last(String documentId) {

@@ -13,6 +13,8 @@ class InterfaceController {
     "/library/**",
     "/sites",
     "/sites/**",
+    "/finishes",
+    "/finishes/**",
     "/rollouts",
     "/rollouts/**"
   })

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
@@ -46,5 +47,25 @@ class PictureController {
         .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
         .header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")
         .body(picture.bytes());
+  }
+
+  /**
+   * A colour of a picture.
+   *
+   * @param share how much of the picture, ground left out, it stands for, 0 to 1
+   */
+  record SwatchView(String css, double share) {}
+
+  @GetMapping("/{id}/palette")
+  List<SwatchView> palette(@PathVariable String id) {
+    return pictures.raster(id).palette().stream()
+        .map(swatch -> new SwatchView(swatch.colour().css(), swatch.share()))
+        .toList();
+  }
+
+  /** The colour at a point; x and y are shares of width and height, 0 to 1. */
+  @GetMapping("/{id}/colour")
+  SwatchView colour(@PathVariable String id, @RequestParam double x, @RequestParam double y) {
+    return new SwatchView(pictures.raster(id).at(x, y).css(), 0);
   }
 }

@@ -3,7 +3,9 @@ package goodbones.server.pictures;
 import goodbones.server.problems.NotFound;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -11,6 +13,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Pictures {
   private final PictureRepository repository;
+
+  /** Pictures never change under their id. */
+  private final Map<String, Raster> rasters = new ConcurrentHashMap<>();
 
   Pictures(PictureRepository repository) {
     this.repository = repository;
@@ -54,6 +59,16 @@ public class Pictures {
   @Transactional(readOnly = true)
   public Picture get(String id) {
     return repository.findById(id).orElseThrow(() -> new NotFound("picture", id));
+  }
+
+  /**
+   * The pixels of a picture, read once.
+   *
+   * @throws NotFound if there is no such picture
+   */
+  @Transactional(readOnly = true)
+  public Raster raster(String id) {
+    return rasters.computeIfAbsent(id, wanted -> Raster.of(get(wanted)));
   }
 
   public boolean exists(String id) {

@@ -1,5 +1,6 @@
 package goodbones.server.publishing;
 
+import goodbones.server.finishes.FinishesStore;
 import goodbones.server.finishes.Fonts;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.Sites;
@@ -21,6 +22,7 @@ class Publishing {
   private final Sites sites;
   private final Pictures pictures;
   private final Fonts fonts;
+  private final FinishesStore finishes;
   private final PublishedFileRepository files;
   private final PublicationRepository publications;
   private final Clock clock;
@@ -29,12 +31,14 @@ class Publishing {
       Sites sites,
       Pictures pictures,
       Fonts fonts,
+      FinishesStore finishes,
       PublishedFileRepository files,
       PublicationRepository publications,
       Clock clock) {
     this.sites = sites;
     this.pictures = pictures;
     this.fonts = fonts;
+    this.finishes = finishes;
     this.files = files;
     this.publications = publications;
     this.clock = clock;
@@ -57,7 +61,8 @@ class Publishing {
 
   @Transactional
   PublicationView publish(String siteId) {
-    Map<String, SiteFiles.Content> made = new SiteFiles(sites, pictures, fonts, siteId).make();
+    Map<String, SiteFiles.Content> made =
+        new SiteFiles(sites, finishes.forSite(siteId), pictures, fonts, siteId).make();
     Map<String, PublishedFile> there =
         files.findByIdSiteId(siteId).stream()
             .collect(Collectors.toMap(PublishedFile::path, Function.identity()));

@@ -1,5 +1,6 @@
 package goodbones.server.publishing;
 
+import goodbones.fonts.FontFace;
 import goodbones.render.PageHtml;
 import goodbones.render.Rendered;
 import goodbones.render.Renderer;
@@ -31,21 +32,24 @@ final class SiteFiles {
   }
 
   private static final String STYLE_SHEET = "style.css";
+  private static final String FONTS = "fonts/";
   private final Sites sites;
   private final Pictures pictures;
   private final Fonts fonts;
   private final SiteInfo site;
   private final SiteFinishes finishes;
+  private final List<FontFace> faces;
   private final Map<String, String> picturePaths = new HashMap<>();
   private final Set<String> takenPaths = new HashSet<>();
   private final Map<String, Content> files = new LinkedHashMap<>();
 
-  SiteFiles(Sites sites, Pictures pictures, Fonts fonts, String siteId) {
+  SiteFiles(Sites sites, SiteFinishes finishes, Pictures pictures, Fonts fonts, String siteId) {
     this.sites = sites;
     this.pictures = pictures;
     this.fonts = fonts;
     this.site = sites.get(siteId);
-    this.finishes = sites.now(siteId).finishes();
+    this.finishes = finishes;
+    this.faces = fonts.faces(siteId, FONTS);
   }
 
   /** Path to content; paths have no leading slash. */
@@ -67,23 +71,19 @@ final class SiteFiles {
                   head,
                   body)));
     }
-    files.put(
-        STYLE_SHEET,
-        Content.text("text/css;charset=utf-8", StyleSheet.of(rendered, fonts.urls("fonts/"))));
+    files.put(STYLE_SHEET, Content.text("text/css;charset=utf-8", StyleSheet.of(rendered)));
     for (Rendered page : rendered) {
-      page.families()
-          .forEach(
-              family -> {
-                String file = fonts.file(family);
-                files.put("fonts/" + file, new Content("font/woff2", fonts.bytes(file)));
-              });
+      for (FontFace face : page.faces()) {
+        String file = face.url().substring(FONTS.length());
+        files.computeIfAbsent(
+            face.url(), path -> new Content(Fonts.mediaType(file), fonts.bytes(file)));
+      }
     }
     return files;
   }
 
   private Surroundings surroundings(String base) {
-    return new Surroundings(
-        this::picture, link -> link(base, link), fonts.urls("fonts/"), base, false);
+    return new Surroundings(this::picture, link -> link(base, link), faces, base, false);
   }
 
   private String picture(String id) {

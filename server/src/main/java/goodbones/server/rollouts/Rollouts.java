@@ -14,6 +14,7 @@ import goodbones.propagation.RolloutPlanner;
 import goodbones.propagation.Settlement;
 import goodbones.propagation.SiteNow;
 import goodbones.propagation.TakeBack;
+import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
@@ -58,13 +59,21 @@ class Rollouts {
   private final RolloutRepository repository;
   private final Pieces pieces;
   private final Sites sites;
+  private final FinishesStore finishes;
   private final Frames frames;
   private final Clock clock;
 
-  Rollouts(RolloutRepository repository, Pieces pieces, Sites sites, Frames frames, Clock clock) {
+  Rollouts(
+      RolloutRepository repository,
+      Pieces pieces,
+      Sites sites,
+      FinishesStore finishes,
+      Frames frames,
+      Clock clock) {
     this.repository = repository;
     this.pieces = pieces;
     this.sites = sites;
+    this.finishes = finishes;
     this.frames = frames;
     this.clock = clock;
   }
@@ -114,8 +123,18 @@ class Rollouts {
   }
 
   private List<PlacementPlan> plans(String pieceId, int revision) {
-    List<SiteNow> concerned = pieces.sitesUsing(pieceId).stream().map(sites::now).toList();
+    List<SiteNow> concerned =
+        pieces.sitesUsing(pieceId).stream().map(site -> now(site, pieceId, revision)).toList();
     return new RolloutPlanner(pieces).plan(new Release(pieceId, revision), concerned);
+  }
+
+  /** A site as it would have to be to show a revision: with finishes that have all it refers to. */
+  private SiteNow now(String siteId, String pieceId, int revision) {
+    SiteNow now = sites.now(siteId);
+    int needed = pieces.revision(pieceId, revision).finishes();
+    return needed <= finishes.adopted(siteId)
+        ? now
+        : new SiteNow(siteId, finishes.forSite(siteId, needed), now.adopted(), now.pages());
   }
 
   @Transactional(readOnly = true)
@@ -141,7 +160,7 @@ class Rollouts {
 
   private RolloutPlacement view(PlacementPlan plan) {
     PageState page = sites.page(plan.pageId());
-    SiteFinishes look = sites.now(plan.siteId()).finishes();
+    SiteFinishes look = now(plan.siteId(), plan.placement().pieceId(), plan.to()).finishes();
     Describing describing =
         new Describing(pieces, plan.placement().pieceId(), plan.from(), plan.to(), look);
     return new RolloutPlacement(
@@ -169,7 +188,7 @@ class Rollouts {
   Preview preview(PreviewRequest request) {
     PageState page = sites.page(request.pageId());
     SiteInfo site = sites.get(page.siteId());
-    SiteNow now = sites.now(page.siteId());
+    SiteNow now = now(page.siteId(), request.pieceId(), request.revision());
     Map<String, Settlement> decided = settlements(request.decisions());
     Node after = page.root();
     for (PlacementPlan plan : plans(request.pieceId(), request.revision())) {
@@ -187,8 +206,8 @@ class Rollouts {
     Shown shown =
         Shown.of(after, adopting(now.adopted(), request.pieceId(), request.revision()), pieces);
     return new Preview(
-        frames.html(before, now.finishes(), site.language(), page.title()),
-        frames.html(shown, now.finishes(), site.language(), page.title()),
+        frames.html(before, now.finishes(), site, page.title()),
+        frames.html(shown, now.finishes(), site, page.title()),
         Describing.changes(Difference.between(before, shown, now.finishes())));
   }
 
@@ -261,6 +280,7 @@ class Rollouts {
         throw new BadInput(
             "sites", sites.get(siteId).name() + " shows this revision everywhere already");
       }
+      requireFinishes(siteId, piece);
       adopted.add(
           new Rollout.AdoptedStep(
               siteId, sites.adopted(siteId).of(piece.id()), request.revision()));
@@ -270,6 +290,25 @@ class Rollouts {
     pieces.withdraw(piece.id(), request.revision(), false);
     Rollout rollout = new Rollout(piece.id(), request.revision(), adopted, written);
     return done(repository.save(new RolloutEntity(rollout, clock.instant(), user)));
+  }
+
+  private void requireFinishes(String siteId, PieceState piece) {
+    int needed = pieces.revision(piece.id(), piece.current()).finishes();
+    int there = finishes.adopted(siteId);
+    if (there < needed) {
+      throw new BadInput(
+          "sites",
+          sites.get(siteId).name()
+              + " shows revision "
+              + there
+              + " of the finishes, and revision "
+              + piece.current()
+              + " of “"
+              + piece.name()
+              + "” needs revision "
+              + needed
+              + ": bring the site to it in Finishes first");
+    }
   }
 
   private List<Rollout.WrittenStep> write(

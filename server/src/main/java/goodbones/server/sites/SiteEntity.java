@@ -3,6 +3,7 @@ package goodbones.server.sites;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "site")
@@ -10,16 +11,18 @@ class SiteEntity {
   @Id private String id = "";
   private String name = "";
   private String language = "";
+  private @Nullable String logo;
 
   protected SiteEntity() {}
 
-  SiteEntity(String id, String name, String language) {
-    this.id = id;
-    this.name = name;
-    this.language = language;
+  SiteEntity(SiteInfo site) {
+    this.id = site.id();
+    this.name = site.name();
+    this.language = site.language();
+    this.logo = site.logo().isEmpty() ? null : site.logo();
   }
 
   SiteInfo info() {
-    return new SiteInfo(id, name, language);
+    return new SiteInfo(id, name, language, logo == null ? "" : logo);
   }
 }

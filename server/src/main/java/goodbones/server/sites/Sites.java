@@ -103,7 +103,7 @@ public class Sites {
 
   @Transactional
   public void add(SiteInfo site) {
-    sites.save(new SiteEntity(site.id(), site.name(), site.language()));
+    sites.save(new SiteEntity(site));
   }
 
   @Transactional

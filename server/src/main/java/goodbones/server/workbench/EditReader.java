@@ -8,6 +8,7 @@ import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
+import goodbones.document.Look;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
@@ -20,25 +21,44 @@ import goodbones.library.Origin;
 import goodbones.library.Shown;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
+import goodbones.style.Candidate;
+import goodbones.style.Cascade;
+import goodbones.style.Layer;
+import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** Reads what the interface sends into an edit of the core, aimed at what is shown. */
 final class EditReader {
-  /** An edit and what to call it. */
-  record Read(Edit edit, String label) {}
+  /**
+   * An edit and what to call it.
+   *
+   * @param made a named style that the edit needs and that is to be kept first
+   */
+  record Read(Edit edit, String label, Optional<NamedStyle> made) {
+    Read(Edit edit, String label) {
+      this(edit, label, Optional.empty());
+    }
+  }
 
   private final Shown shown;
   private final SiteFinishes finishes;
   private final Pictures pictures;
+  private final List<NamedStyle> namedStyles;
 
-  EditReader(Shown shown, SiteFinishes finishes, Pictures pictures) {
+  /**
+   * @param namedStyles those that the document can have
+   */
+  EditReader(Shown shown, SiteFinishes finishes, List<NamedStyle> namedStyles, Pictures pictures) {
     this.shown = shown;
+    this.namedStyles = namedStyles;
     this.finishes = finishes;
     this.pictures = pictures;
   }
@@ -55,6 +75,36 @@ final class EditReader {
     return switch (request.type()) {
       case FIELD -> field(request, node);
       case STYLE -> style(request, node);
+      case BACK -> back(request, node);
+      case NAMED_STYLES -> {
+        List<String> ids = need(request.ids(), "ids");
+        ids.forEach(this::requireNamedStyle);
+        yield new Read(new Edit.SetNamedStyles(id, ids), "set the named styles of " + title);
+      }
+      case MAKE_STYLE -> made(need(request.value(), "value").strip(), node);
+      case LAY_LOOK -> {
+        List<String> ids = need(request.ids(), "ids");
+        ids.forEach(this::requireNamedStyle);
+        TreeMap<StyleKey, StyleValue> styles = new TreeMap<>();
+        need(request.look(), "look")
+            .forEach(
+                (key, value) -> {
+                  StyleKey at = StyleKey.parse(key);
+                  StyleValue read = finishes.read(value);
+                  finishes.require(at.property(), read);
+                  styles.put(at, read);
+                });
+        yield new Read(new Look(styles, ids).on(node), "lay a look on " + title);
+      }
+      case SCHEME -> {
+        String scheme = need(request.value(), "value");
+        if (!scheme.isEmpty() && finishes.house().scheme(scheme).isEmpty()) {
+          throw new BadInput("value", "There is no colour scheme “" + scheme + "” here");
+        }
+        yield new Read(
+            new Edit.SetScheme(id, Optional.of(scheme).filter(s -> !s.isEmpty())),
+            "set the colour scheme of " + title);
+      }
       case HIDE -> {
         Device device = Device.ofWord(need(request.device(), "device"));
         Set<Device> hidden = EnumSet.noneOf(Device.class);
@@ -160,19 +210,84 @@ final class EditReader {
     }
   }
 
+  private void requireNamedStyle(String id) {
+    if (namedStyles.stream().noneMatch(style -> style.id().equals(id))) {
+      throw new BadInput(
+          "ids",
+          "That named style is not to be had here"
+              + finishes
+                  .namedStyle(id)
+                  .map(style -> ": “" + style.name() + "” is this client’s own")
+                  .orElse("")
+              + "; choose one from the list");
+    }
+  }
+
+  private static StyleKey key(EditRequest request) {
+    return new StyleKey(
+        StyleProperty.ofKey(need(request.property(), "property")),
+        Device.ofWord(need(request.device(), "device")),
+        request.state() == null ? State.NORMAL : State.ofWord(request.state()));
+  }
+
   private Read style(EditRequest request, Node node) {
-    StyleProperty property = StyleProperty.ofKey(need(request.property(), "property"));
-    Device device = Device.ofWord(need(request.device(), "device"));
+    StyleKey key = key(request);
     String typed = need(request.value(), "value").strip();
     Optional<StyleValue> value =
         typed.isEmpty() ? Optional.empty() : Optional.of(finishes.read(typed));
-    value.ifPresent(v -> finishes.require(property, v));
-    StyleKey key = new StyleKey(property, device, State.NORMAL);
+    value.ifPresent(v -> finishes.require(key.property(), v));
     Edit edit = new Edit.SetStyle(node.id(), key, value);
     return new Read(
         stacksUnlessSaid(node, key) ? new Edit.Group(List.of(edit, stacked(node))) : edit,
         (value.isEmpty() ? "clear " : "set ")
             + Wording.label(node.kind(), Aspect.style(key)).toLowerCase());
+  }
+
+  /** Takes the value that is shown away, where the node itself gives it. */
+  private Read back(EditRequest request, Node node) {
+    StyleKey asked = key(request);
+    Candidate won =
+        new Cascade(shown.root(), shown, finishes)
+            .won(node, asked.property(), asked.device(), asked.state());
+    if (!Ladders.goesBack(won)) {
+      throw Refused.at(
+          node, "It does not set this itself; change it where the trail says it comes from");
+    }
+    StyleKey key = new StyleKey(asked.property(), won.device(), won.state());
+    String label = "back: " + Wording.label(node.kind(), Aspect.style(key)).toLowerCase();
+    if (won.source() == Layer.Source.LOCAL) {
+      Origin origin = shown.origin(node.id()).orElseThrow();
+      LocalKey local = new LocalKey(node.id().inner(), Aspect.style(key));
+      if (origin.changed().contains(local)) {
+        return new Read(new Edit.SetLocal(origin.placement(), local, Optional.empty()), label);
+      }
+    }
+    return new Read(new Edit.SetStyle(node.id(), key, Optional.empty()), label);
+  }
+
+  /** A named style of the node's own settings, put on the node in place of them. */
+  private Read made(String name, Node node) {
+    if (name.isEmpty() || name.length() > Catalogue.NAME_LIMIT) {
+      throw new BadInput(
+          "value", "Give the style a name of 1 to " + Catalogue.NAME_LIMIT + " characters");
+    }
+    if (finishes.namedStyles().stream().anyMatch(s -> s.name().equalsIgnoreCase(name))) {
+      throw new BadInput(
+          "value", "There is a named style “" + name + "” already; give another name");
+    }
+    Look look = Look.of(node);
+    if (look.styles().isEmpty()) {
+      throw Refused.at(node, "It has no settings of its own to make a named style of");
+    }
+    NamedStyle style = new NamedStyle(UUID.randomUUID().toString(), name, look.styles());
+    List<Edit> edits = new ArrayList<>();
+    look.styles()
+        .keySet()
+        .forEach(key -> edits.add(new Edit.SetStyle(node.id(), key, Optional.empty())));
+    List<String> ids = new ArrayList<>(node.namedStyles());
+    ids.add(style.id());
+    edits.add(new Edit.SetNamedStyles(node.id(), ids));
+    return new Read(new Edit.Group(edits), "make the style “" + name + "”", Optional.of(style));
   }
 
   /** Column widths set for a wide device would reach the phone, where columns are to stack. */

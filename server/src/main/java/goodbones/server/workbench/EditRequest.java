@@ -1,5 +1,7 @@
 package goodbones.server.workbench;
 
+import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,14 +25,27 @@ record EditRequest(
     @Nullable Integer index,
     @Nullable String kind,
     @Nullable Boolean on,
-    @Nullable String aspect) {
+    @Nullable String aspect,
+    @Nullable String state,
+    @Nullable List<String> ids,
+    @Nullable Map<String, String> look) {
 
   /** What to do. */
   enum Type {
     /** field, value, alt */
     FIELD,
-    /** property, device, value; an empty value takes it away */
+    /** property, device, state, value; an empty value takes it away */
     STYLE,
+    /** property, device, state: one step back on the source trail */
+    BACK,
+    /** ids: the named styles, the last one named wins */
+    NAMED_STYLES,
+    /** value: the name of a named style to be made of the node's own settings */
+    MAKE_STYLE,
+    /** look, ids: style keys with their values, and named styles, taken from another element */
+    LAY_LOOK,
+    /** value: the id of a colour scheme; empty for the one around it */
+    SCHEME,
     /** device, on */
     HIDE,
     /** value */

@@ -10,6 +10,7 @@ import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
 import goodbones.server.finishes.Fonts;
+import goodbones.server.sites.SiteInfo;
 import goodbones.style.SiteFinishes;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -19,23 +20,24 @@ import org.springframework.stereotype.Component;
 @Component
 public class Frames {
   static final NodeId PIECE_PAGE = NodeId.of("piece-page");
-  private final Surroundings surroundings;
+  private final Fonts fonts;
 
   Frames(Fonts fonts) {
-    this.surroundings =
-        new Surroundings(
-            id -> "/api/pictures/" + id + "/file",
-            UnaryOperator.identity(),
-            fonts.urls("/client-fonts/"),
-            "",
-            true);
+    this.fonts = fonts;
   }
 
   /** A whole HTML document that needs nothing but pictures and fonts. */
-  public String html(Shown page, SiteFinishes finishes, String language, String title) {
+  public String html(Shown page, SiteFinishes finishes, SiteInfo site, String title) {
+    Surroundings surroundings =
+        new Surroundings(
+            id -> "/api/pictures/" + id + "/file",
+            UnaryOperator.identity(),
+            fonts.faces(site.id(), "/client-fonts/"),
+            "",
+            true);
     Rendered rendered = Renderer.render(page, finishes, surroundings);
-    String css = StyleSheet.of(List.of(rendered), surroundings.fontUrls());
-    return PageHtml.of(language, title, "", "<style>\n" + css + "</style>", rendered);
+    String css = StyleSheet.of(List.of(rendered));
+    return PageHtml.of(site.language(), title, "", "<style>\n" + css + "</style>", rendered);
   }
 
   /** A piece shown alone, on a bare page. */

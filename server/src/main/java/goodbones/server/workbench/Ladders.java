@@ -7,19 +7,23 @@ import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
+import goodbones.document.Look;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Refused;
 import goodbones.document.State;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
 import goodbones.document.ValueType;
 import goodbones.library.Origin;
 import goodbones.library.Shown;
 import goodbones.server.workbench.Views.Contribution;
 import goodbones.server.workbench.Views.FieldView;
 import goodbones.server.workbench.Views.Ladder;
+import goodbones.server.workbench.Views.LookView;
 import goodbones.server.workbench.Views.Rung;
+import goodbones.server.workbench.Views.StyleChoice;
 import goodbones.server.workbench.Views.StyleView;
 import goodbones.server.workbench.Views.TokenChoice;
 import goodbones.server.workbench.Views.TrailStep;
@@ -27,11 +31,16 @@ import goodbones.style.Candidate;
 import goodbones.style.Cascade;
 import goodbones.style.Computed;
 import goodbones.style.Layer;
+import goodbones.style.NamedStyle;
+import goodbones.style.Nearest;
 import goodbones.style.SiteFinishes;
+import goodbones.style.Token;
 import goodbones.style.TokenProblem;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -43,22 +52,25 @@ final class Ladders {
   private final Cascade cascade;
   private final Wording wording;
   private final UnaryOperator<String> pieceName;
+  private final boolean inPiece;
 
   /**
    * @param pieceName from a piece's id to its name
+   * @param inPiece whether it is a piece's, which can have only what the house has
    */
-  Ladders(Shown shown, SiteFinishes finishes, UnaryOperator<String> pieceName) {
+  Ladders(Shown shown, SiteFinishes finishes, UnaryOperator<String> pieceName, boolean inPiece) {
     this.shown = shown;
     this.finishes = finishes;
     this.cascade = new Cascade(shown.root(), shown, finishes);
     this.wording = new Wording(finishes);
     this.pieceName = pieceName;
+    this.inPiece = inPiece;
   }
 
   /**
    * @throws Refused if the node is not there
    */
-  Ladder of(NodeId id, Device device) {
+  Ladder of(NodeId id, Device device, State state) {
     Node node = shown.root().find(id).orElseThrow(() -> Refused.gone(id));
     List<Rung> rungs = new ArrayList<>();
     Optional<Node> at = Optional.of(node);
@@ -70,9 +82,43 @@ final class Ladders {
         Catalogue.fields(node.kind()).stream().map(field -> field(node, field)).toList();
     List<StyleView> styles =
         Catalogue.styles(node.kind()).stream()
-            .map(property -> style(node, property, device))
+            .map(property -> style(node, property, device, state))
             .toList();
-    return new Ladder(rungs, fields, styles, tokens());
+    return new Ladder(
+        rungs,
+        fields,
+        styles,
+        tokens(),
+        Catalogue.states(node.kind()).stream().sorted().map(State::word).toList(),
+        node.namedStyles().stream()
+            .map(
+                named ->
+                    new StyleChoice(
+                        named, finishes.namedStyle(named).map(NamedStyle::name).orElse(named)))
+            .toList(),
+        choices(node),
+        node.scheme().orElse(""),
+        node.kind() == Kind.SECTION
+            ? finishes.house().schemes().stream()
+                .map(scheme -> new StyleChoice(scheme.id(), scheme.name()))
+                .toList()
+            : List.of(),
+        look(node));
+  }
+
+  private List<StyleChoice> choices(Node node) {
+    if (Catalogue.styles(node.kind()).isEmpty()) {
+      return List.of();
+    }
+    List<NamedStyle> offered = inPiece ? finishes.house().namedStyles() : finishes.namedStyles();
+    return offered.stream().map(style -> new StyleChoice(style.id(), style.name())).toList();
+  }
+
+  private LookView look(Node node) {
+    Look look = Look.of(node);
+    Map<String, String> styles = new LinkedHashMap<>();
+    look.styles().forEach((key, value) -> styles.put(key.toString(), finishes.written(value)));
+    return new LookView(styles, look.namedStyles());
   }
 
   private Rung rung(Node node, Device device) {
@@ -129,9 +175,9 @@ final class Ladders {
         library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""));
   }
 
-  private StyleView style(Node node, StyleProperty property, Device device) {
-    Computed computed = cascade.computed(node, property, device);
-    StyleKey key = new StyleKey(property, device, State.NORMAL);
+  private StyleView style(Node node, StyleProperty property, Device device, State state) {
+    Computed computed = cascade.computed(node, property, device, state);
+    StyleKey key = new StyleKey(property, device, state);
     LocalKey local = new LocalKey(node.id().inner(), Aspect.style(key));
     boolean isLocal = shown.origin(node.id()).map(o -> o.changed().contains(local)).orElse(false);
     Candidate won = computed.won();
@@ -149,7 +195,43 @@ final class Ladders {
         won.css(),
         source(node, won),
         isLocal,
+        won.value()
+            .filter(StyleValue.TokenRef.class::isInstance)
+            .map(value -> finishes.written(value).replaceAll("[{}]", ""))
+            .orElse(""),
+        back(node, computed),
+        Nearest.tokens(finishes, property, won.css()).stream().map(Token::name).toList(),
         trail);
+  }
+
+  /** Where one step back on the trail leads, if the node itself gives the value. */
+  private String back(Node node, Computed computed) {
+    if (!goesBack(computed.won())) {
+      return "";
+    }
+    return computed.trail().stream()
+        .skip(computed.winner() + 1L)
+        .filter(candidate -> candidate.value().isPresent())
+        .findFirst()
+        .map(next -> next.css() + ", " + lowerFirst(source(node, next)))
+        .orElse("");
+  }
+
+  /** Whether a value can be taken away at the node that it is shown at. */
+  static boolean goesBack(Candidate won) {
+    return won.source() == Layer.Source.LOCAL
+        || won.source() == Layer.Source.OWN
+        || won.source() == Layer.Source.PIECE;
+  }
+
+  private static String lowerFirst(String text) {
+    return text.startsWith("House ")
+            || text.startsWith("Named ")
+            || text.startsWith("Inherited ")
+            || text.startsWith("Nothing ")
+            || text.startsWith("Set ")
+        ? text.substring(0, 1).toLowerCase() + text.substring(1)
+        : text;
   }
 
   private TrailStep step(Node node, Candidate candidate, boolean won) {
@@ -157,9 +239,24 @@ final class Ladders {
         source(node, candidate),
         candidate.node().value(),
         candidate.device().word(),
+        candidate.state().word(),
         wording.chain(candidate),
         candidate.css(),
-        won);
+        won,
+        candidate.chain().isEmpty() ? "" : candidate.chain().get(0).tokenId(),
+        !candidate.chain().isEmpty() && candidate.chain().get(0).from() == SiteFinishes.From.SITE,
+        styleOf(node, candidate));
+  }
+
+  private String styleOf(Node node, Candidate candidate) {
+    if (candidate.source() == Layer.Source.NAMED) {
+      return finishes.namedStyles().stream()
+          .filter(style -> style.name().equals(candidate.label()))
+          .map(NamedStyle::id)
+          .findFirst()
+          .orElse("");
+    }
+    return candidate.source() == Layer.Source.DEFAULT ? "kind:" + node.kind().word() : "";
   }
 
   private String source(Node node, Candidate candidate) {
@@ -174,21 +271,21 @@ final class Ladders {
 
   private List<TokenChoice> tokens() {
     List<TokenChoice> choices = new ArrayList<>();
-    finishes
-        .tokens()
-        .forEach(
-            token -> {
-              List<String> fits =
-                  Arrays.stream(ValueType.values())
-                      .filter(token.type()::fits)
-                      .map(type -> type.name().toLowerCase())
-                      .toList();
-              try {
-                choices.add(new TokenChoice(token.name(), finishes.worth(token.id()).css(), fits));
-              } catch (TokenProblem broken) {
-                // A token that cannot be looked up is not offered; the finishes say why.
-              }
-            });
+    for (Token token : finishes.tokens()) {
+      if (token.retired()) {
+        continue;
+      }
+      List<String> fits =
+          Arrays.stream(ValueType.values())
+              .filter(token.type()::fits)
+              .map(type -> type.name().toLowerCase())
+              .toList();
+      try {
+        choices.add(new TokenChoice(token.name(), finishes.worth(token.id()).css(), fits));
+      } catch (TokenProblem broken) {
+        // A token that cannot be looked up is not offered; the finishes say why.
+      }
+    }
     return choices;
   }
 }

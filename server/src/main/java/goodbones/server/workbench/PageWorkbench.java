@@ -1,12 +1,15 @@
 package goodbones.server.workbench;
 
 import goodbones.document.Device;
+import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.State;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
 import goodbones.server.finishes.FinishesStore;
+import goodbones.server.finishes.Step;
 import goodbones.server.history.History;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
@@ -15,6 +18,8 @@ import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -63,27 +68,34 @@ class PageWorkbench {
         page.version(),
         history.toUndo(historyId(page.id())).orElse(""),
         history.toRedo(historyId(page.id())).orElse(""),
-        frames.html(shown, look, site.language(), page.title()),
+        frames.html(shown, look, site, page.title()),
         views.nodes(shown),
         views.placements(page.root(), sites.adopted(site.id()), look),
         null);
   }
 
   @Transactional(readOnly = true)
-  Views.Ladder ladder(String pageId, NodeId node, Device device) {
+  Views.Ladder ladder(String pageId, NodeId node, Device device, State state) {
     PageState page = sites.page(pageId);
     return new Ladders(
-            sites.shown(page), finishes.forSite(page.siteId()), id -> pieces.get(id).name())
-        .of(node, device);
+            sites.shown(page), finishes.forSite(page.siteId()), id -> pieces.get(id).name(), false)
+        .of(node, device, state);
   }
 
   @Transactional
   Views.Workbench edit(String pageId, EditRequest request) {
     PageState page = current(pageId, request.version());
     PageEditor editor = sites.editor(page.siteId());
+    SiteFinishes look = finishes.forSite(page.siteId());
     EditReader.Read read =
-        new EditReader(editor.shown(page.root()), finishes.forSite(page.siteId()), pictures)
-            .read(request);
+        new EditReader(editor.shown(page.root()), look, look.namedStyles(), pictures).read(request);
+    String siteId = page.siteId();
+    read.made()
+        .ifPresent(
+            style ->
+                finishes.edit(
+                    Step.style(siteId, style.id(), Optional.of(style)),
+                    "add the style " + style.name()));
     Edited edited = editor.apply(page.root(), read.edit());
     if (!edited.root().equals(page.root())) {
       history.made(historyId(pageId), read.label(), edited.inverse());
@@ -93,19 +105,20 @@ class PageWorkbench {
   }
 
   @Transactional
-  Views.Workbench undo(String pageId, long version) {
+  Views.Workbench turn(String pageId, long version, History.Way way) {
     PageState page = current(pageId, version);
     PageEditor editor = sites.editor(page.siteId());
-    Node root = history.undo(historyId(pageId), edit -> editor.reapply(page.root(), edit));
-    return view(sites.write(pageId, version, root));
-  }
-
-  @Transactional
-  Views.Workbench redo(String pageId, long version) {
-    PageState page = current(pageId, version);
-    PageEditor editor = sites.editor(page.siteId());
-    Node root = history.redo(historyId(pageId), edit -> editor.reapply(page.root(), edit));
-    return view(sites.write(pageId, version, root));
+    AtomicReference<Node> root = new AtomicReference<>(page.root());
+    history.turn(
+        way,
+        historyId(pageId),
+        Edit.class,
+        edit -> {
+          Edited edited = editor.reapply(page.root(), edit);
+          root.set(edited.root());
+          return edited.inverse();
+        });
+    return view(sites.write(pageId, version, root.get()));
   }
 
   private PageState current(String pageId, long version) {

@@ -1,12 +1,15 @@
 package goodbones.server.workbench;
 
 import goodbones.document.Device;
+import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Editor;
-import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.References;
+import goodbones.document.State;
 import goodbones.library.Shown;
 import goodbones.server.finishes.FinishesStore;
+import goodbones.server.finishes.Step;
 import goodbones.server.history.History;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
@@ -14,8 +17,10 @@ import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.Stale;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import goodbones.style.FinishesEdit;
 import goodbones.style.SiteFinishes;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -83,33 +88,45 @@ class PieceWorkbench {
         piece.version(),
         history.toUndo(historyId(pieceId)).orElse(""),
         history.toRedo(historyId(pieceId)).orElse(""),
-        frames.html(shown, finishes.forSite(siteId), site.language(), piece.name()),
+        frames.html(shown, finishes.draftFor(siteId), site, piece.name()),
         views.nodes(shown),
         List.of(),
         new Views.PieceDraft(piece.current(), piece.draft(), pieces.reach(pieceId), behind(piece)));
   }
 
-  /** The current revision as it looks at a client's. */
+  /** The current revision as it looks at a client's, in the finishes that are worked on. */
   @Transactional(readOnly = true)
   String frame(String pieceId, String siteId) {
     PieceState piece = pieces.get(pieceId);
     Shown shown = Frames.alone(pieces.revision(pieceId, piece.current()).root());
-    return frames.html(shown, finishes.forSite(siteId), sites.get(siteId).language(), piece.name());
+    return frames.html(shown, finishes.draftFor(siteId), sites.get(siteId), piece.name());
   }
 
   @Transactional(readOnly = true)
-  Views.Ladder ladder(String pieceId, String siteId, NodeId node, Device device) {
+  Views.Ladder ladder(String pieceId, String siteId, NodeId node, Device device, State state) {
     PieceState piece = pieces.get(pieceId);
     return new Ladders(
-            Frames.alone(piece.root()), finishes.forSite(siteId), id -> pieces.get(id).name())
-        .of(node, device);
+            Frames.alone(piece.root()),
+            finishes.draftFor(siteId),
+            id -> pieces.get(id).name(),
+            true)
+        .of(node, device, state);
   }
 
   @Transactional
   Views.Workbench edit(String pieceId, String siteId, EditRequest request) {
     PieceState piece = current(pieceId, request.version());
-    SiteFinishes look = finishes.forSite(siteId);
-    EditReader.Read read = new EditReader(Frames.alone(piece.root()), look, pictures).read(request);
+    SiteFinishes look = finishes.draftFor(siteId);
+    EditReader.Read read =
+        new EditReader(Frames.alone(piece.root()), look, look.house().namedStyles(), pictures)
+            .read(request);
+    read.made()
+        .ifPresent(
+            style ->
+                finishes.edit(
+                    new Step.House(
+                        new FinishesEdit.PutNamedStyle(style.id(), Optional.of(style), -1)),
+                    "add the style " + style.name()));
     Edited edited = Editor.apply(piece.root(), read.edit());
     if (!edited.root().equals(piece.root())) {
       history.made(historyId(pieceId), read.label(), edited.inverse());
@@ -119,24 +136,24 @@ class PieceWorkbench {
   }
 
   @Transactional
-  Views.Workbench undo(String pieceId, String siteId, long version) {
+  Views.Workbench turn(String pieceId, String siteId, long version, History.Way way) {
     PieceState piece = current(pieceId, version);
-    Node root = history.undo(historyId(pieceId), edit -> Editor.apply(piece.root(), edit));
-    pieces.edit(pieceId, version, root);
-    return view(pieceId, siteId);
-  }
-
-  @Transactional
-  Views.Workbench redo(String pieceId, String siteId, long version) {
-    PieceState piece = current(pieceId, version);
-    Node root = history.redo(historyId(pieceId), edit -> Editor.apply(piece.root(), edit));
-    pieces.edit(pieceId, version, root);
+    history.turn(
+        way,
+        historyId(pieceId),
+        Edit.class,
+        edit -> {
+          Edited edited = Editor.apply(piece.root(), edit);
+          pieces.edit(pieceId, version, edited.root());
+          return edited.inverse();
+        });
     return view(pieceId, siteId);
   }
 
   @Transactional
   Views.Workbench release(String pieceId, String siteId, long version, String note) {
-    pieces.release(pieceId, version, note, finishes.house().revision());
+    References wanted = References.of(pieces.get(pieceId).root());
+    pieces.release(pieceId, version, note, finishes.needed(wanted));
     return view(pieceId, siteId);
   }
 

@@ -3,6 +3,7 @@ package goodbones.server.workbench;
 import goodbones.server.library.Reach;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** What the workbench is told. Every part is required unless it says otherwise. */
@@ -76,9 +77,35 @@ final class Views {
   record LocalChangeView(
       String node, String nodeTitle, String aspect, String label, String value) {}
 
-  /** The ladder for one node: its rungs, outermost first, and all about the last one. */
+  /**
+   * The ladder for one node: its rungs, outermost first, and all about the last one.
+   *
+   * @param states the states that the node can be styled in, the normal one first
+   * @param named the named styles that it has, the last one named last
+   * @param choices the named styles that it could have
+   * @param scheme the id of the colour scheme that it takes; empty for the one around it
+   * @param schemes empty where the kind takes none
+   * @param look how it is styled, for laying on another element
+   */
   record Ladder(
-      List<Rung> rungs, List<FieldView> fields, List<StyleView> styles, List<TokenChoice> tokens) {}
+      List<Rung> rungs,
+      List<FieldView> fields,
+      List<StyleView> styles,
+      List<TokenChoice> tokens,
+      List<String> states,
+      List<StyleChoice> named,
+      List<StyleChoice> choices,
+      String scheme,
+      List<StyleChoice> schemes,
+      LookView look) {}
+
+  /** A named style or a scheme to choose. */
+  record StyleChoice(String id, String name) {}
+
+  /**
+   * @param styles keys in their text form, such as {@code color@phone:hover}, and what is stored
+   */
+  record LookView(Map<String, String> styles, List<String> named) {}
 
   record Rung(
       String node, String kind, String title, String note, List<Contribution> contributes) {}
@@ -107,11 +134,14 @@ final class Views {
       String library) {}
 
   /**
-   * @param here what is stored at this node for this device; empty if nothing
+   * @param here what is stored at this node for this device and state; empty if nothing
    * @param value the winning value as a designer reads it
    * @param css what it is worth
    * @param source where the winner comes from, in words
    * @param local whether a local change for this device is set
+   * @param bound the token that it is bound to; empty for a literal
+   * @param back what one step back on the trail leads to, in words; empty if there is no such step
+   * @param nearest names of the tokens that fit, the nearest first
    */
   record StyleView(
       String property,
@@ -123,11 +153,29 @@ final class Views {
       String css,
       String source,
       boolean local,
+      String bound,
+      String back,
+      List<String> nearest,
       List<TrailStep> trail) {}
 
-  /** One candidate on the source trail. */
+  /**
+   * One candidate on the source trail.
+   *
+   * @param token the id of the token that it refers to; empty if none
+   * @param own whether the site has a value of its own for that token
+   * @param style the named style, or the kind, whose setting it is; empty if none
+   */
   record TrailStep(
-      String source, String node, String device, String value, String css, boolean won) {}
+      String source,
+      String node,
+      String device,
+      String state,
+      String value,
+      String css,
+      boolean won,
+      String token,
+      boolean own,
+      String style) {}
 
   /**
    * @param fits the types of values that it can stand for

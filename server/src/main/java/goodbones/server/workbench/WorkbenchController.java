@@ -3,6 +3,8 @@ package goodbones.server.workbench;
 import goodbones.document.Device;
 import goodbones.document.Kind;
 import goodbones.document.NodeId;
+import goodbones.document.State;
+import goodbones.server.history.History;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
 import goodbones.server.sites.PageState;
@@ -63,8 +65,10 @@ class WorkbenchController {
       @PathVariable String id,
       @RequestParam String site,
       @RequestParam String node,
-      @RequestParam String device) {
-    return pieceWorkbench.ladder(id, site, NodeId.of(node), Device.ofWord(device));
+      @RequestParam String device,
+      @RequestParam(defaultValue = "normal") String state) {
+    return pieceWorkbench.ladder(
+        id, site, NodeId.of(node), Device.ofWord(device), State.ofWord(state));
   }
 
   @PostMapping("/pieces/{id}/edits")
@@ -76,13 +80,13 @@ class WorkbenchController {
   @PostMapping("/pieces/{id}/undo")
   Views.Workbench undoPiece(
       @PathVariable String id, @RequestParam String site, @RequestBody OnVersion on) {
-    return pieceWorkbench.undo(id, site, on.version());
+    return pieceWorkbench.turn(id, site, on.version(), History.Way.UNDO);
   }
 
   @PostMapping("/pieces/{id}/redo")
   Views.Workbench redoPiece(
       @PathVariable String id, @RequestParam String site, @RequestBody OnVersion on) {
-    return pieceWorkbench.redo(id, site, on.version());
+    return pieceWorkbench.turn(id, site, on.version(), History.Way.REDO);
   }
 
   @PostMapping("/pieces/{id}/release")
@@ -121,8 +125,11 @@ class WorkbenchController {
 
   @GetMapping("/pages/{id}/ladder")
   Views.Ladder pageLadder(
-      @PathVariable String id, @RequestParam String node, @RequestParam String device) {
-    return pageWorkbench.ladder(id, NodeId.of(node), Device.ofWord(device));
+      @PathVariable String id,
+      @RequestParam String node,
+      @RequestParam String device,
+      @RequestParam(defaultValue = "normal") String state) {
+    return pageWorkbench.ladder(id, NodeId.of(node), Device.ofWord(device), State.ofWord(state));
   }
 
   @PostMapping("/pages/{id}/edits")
@@ -132,11 +139,11 @@ class WorkbenchController {
 
   @PostMapping("/pages/{id}/undo")
   Views.Workbench undoPage(@PathVariable String id, @RequestBody OnVersion on) {
-    return pageWorkbench.undo(id, on.version());
+    return pageWorkbench.turn(id, on.version(), History.Way.UNDO);
   }
 
   @PostMapping("/pages/{id}/redo")
   Views.Workbench redoPage(@PathVariable String id, @RequestBody OnVersion on) {
-    return pageWorkbench.redo(id, on.version());
+    return pageWorkbench.turn(id, on.version(), History.Way.REDO);
   }
 }

@@ -1,0 +1,126 @@
+package goodbones.server.finishes;
+
+import goodbones.document.StyleValue;
+import goodbones.style.Finishes;
+import goodbones.style.FinishesEditor;
+import goodbones.style.NamedStyle;
+import goodbones.style.SiteFinishes;
+import goodbones.style.TokenProblem;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The house's finishes together with every site's own, so that an edit can be tried on them without
+ * being kept.
+ *
+ * @param sites site id to what is the site's own; a site that has nothing of its own may be missing
+ */
+public record AllFinishes(Finishes house, Map<String, Own> sites) {
+  /** What a site has of its own. */
+  public record Own(Map<String, StyleValue> values, Map<String, NamedStyle> styles) {
+    static final Own NOTHING = new Own(Map.of(), Map.of());
+
+    public Own {
+      values = Map.copyOf(values);
+      styles = Collections.unmodifiableMap(new LinkedHashMap<>(styles));
+    }
+  }
+
+  /** Finishes after a step, and the step that undoes it. */
+  public record Edited(AllFinishes finishes, Step inverse) {}
+
+  public AllFinishes {
+    sites = Map.copyOf(sites);
+  }
+
+  public Own own(String siteId) {
+    return sites.getOrDefault(siteId, Own.NOTHING);
+  }
+
+  /** The finishes as a site sees them; the house's alone for an empty id. */
+  public SiteFinishes of(String siteId) {
+    return on(siteId, house);
+  }
+
+  SiteFinishes on(String siteId, Finishes revision) {
+    Own own = own(siteId);
+    return new SiteFinishes(revision, own.values(), List.copyOf(own.styles().values()));
+  }
+
+  /**
+   * Carries a step out.
+   *
+   * @throws TokenProblem if something could not be looked up afterwards, at the house or at a site
+   */
+  public Edited after(Step step) {
+    Edited edited = carryOut(step);
+    edited.finishes().requireSound(step instanceof Step.Site site ? site.siteId() : "");
+    return edited;
+  }
+
+  private Edited carryOut(Step step) {
+    if (step instanceof Step.House e) {
+      FinishesEditor.Edited edited = FinishesEditor.apply(house, e.edit());
+      return new Edited(
+          new AllFinishes(edited.finishes(), sites), new Step.House(edited.inverse()));
+    } else if (step instanceof Step.Site e) {
+      return site(e);
+    }
+    AllFinishes now = this;
+    List<Step> inverses = new ArrayList<>();
+    for (Step each : ((Step.Several) step).steps()) {
+      Edited edited = now.carryOut(each);
+      now = edited.finishes();
+      inverses.add(edited.inverse());
+    }
+    Collections.reverse(inverses);
+    return new Edited(now, new Step.Several(inverses));
+  }
+
+  private Edited site(Step.Site e) {
+    Own before = own(e.siteId());
+    Map<String, StyleValue> values = new LinkedHashMap<>(before.values());
+    Map<String, NamedStyle> styles = new LinkedHashMap<>(before.styles());
+    Map<String, Optional<StyleValue>> oldValues = put(values, e.values());
+    Map<String, Optional<NamedStyle>> oldStyles = put(styles, e.styles());
+    Map<String, Own> all = new LinkedHashMap<>(sites);
+    all.put(e.siteId(), new Own(values, styles));
+    return new Edited(new AllFinishes(house, all), new Step.Site(e.siteId(), oldValues, oldStyles));
+  }
+
+  private static <T> Map<String, Optional<T>> put(
+      Map<String, T> map, Map<String, Optional<T>> changes) {
+    Map<String, Optional<T>> before = new LinkedHashMap<>();
+    changes.forEach(
+        (key, value) -> {
+          before.put(key, Optional.ofNullable(map.get(key)));
+          value.ifPresentOrElse(v -> map.put(key, v), () -> map.remove(key));
+        });
+    return before;
+  }
+
+  /**
+   * @param edited the site whose own values were edited; of any other one the message says which
+   */
+  private void requireSound(String edited) {
+    sites.forEach(
+        (site, own) -> {
+          try {
+            for (String token : own.values().keySet()) {
+              of(site).worth(token);
+            }
+            of(site).requireSound();
+          } catch (TokenProblem problem) {
+            if (site.equals(edited)) {
+              throw problem;
+            }
+            throw new TokenProblem(
+                problem.getMessage() + " (with the own values of " + site + ")", problem.chain());
+          }
+        });
+  }
+}

@@ -1,0 +1,36 @@
+package goodbones.server.finishes;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Version;
+
+/** The one draft of the house's finishes. */
+@Entity
+class FinishesDraft {
+  static final int ONLY = 1;
+  @Id private int id = ONLY;
+  @Lob private String document = "";
+  private long edits;
+  @Version private long version;
+
+  protected FinishesDraft() {}
+
+  FinishesDraft(String document) {
+    this.document = document;
+  }
+
+  String document() {
+    return document;
+  }
+
+  /** How often anything in the finishes was changed. */
+  long edits() {
+    return edits;
+  }
+
+  void write(String newDocument) {
+    document = newDocument;
+    edits++;
+  }
+}

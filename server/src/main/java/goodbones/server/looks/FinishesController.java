@@ -1,0 +1,152 @@
+package goodbones.server.looks;
+
+import goodbones.exchange.CssVariables;
+import goodbones.exchange.TokensFile;
+import goodbones.exchange.TokensImport;
+import goodbones.exchange.Unreadable;
+import goodbones.server.finishes.FinishesStore;
+import goodbones.server.finishes.Step;
+import goodbones.server.history.History;
+import goodbones.server.problems.BadInput;
+import goodbones.server.sites.Sites;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/finishes")
+class FinishesController {
+  private final FinishesArea area;
+  private final FinishesStore store;
+  private final Sites sites;
+
+  FinishesController(FinishesArea area, FinishesStore store, Sites sites) {
+    this.area = area;
+    this.store = store;
+    this.sites = sites;
+  }
+
+  record Stamp(long stamp) {}
+
+  record AdoptRequest(String site, int revision) {}
+
+  @GetMapping
+  FinishesViews.Table table() {
+    return area.table();
+  }
+
+  /** Asked for every few seconds by each tab, to learn of changes made elsewhere. */
+  @GetMapping("/stamp")
+  Stamp stamp() {
+    return new Stamp(store.stamp());
+  }
+
+  @PostMapping("/edits")
+  FinishesViews.Table edit(@RequestBody FinishesViews.FinishesEditRequest edit) {
+    return area.edit(edit);
+  }
+
+  @PostMapping("/undo")
+  FinishesViews.Table undo() {
+    return area.turn(History.Way.UNDO);
+  }
+
+  @PostMapping("/redo")
+  FinishesViews.Table redo() {
+    return area.turn(History.Way.REDO);
+  }
+
+  @PostMapping("/try")
+  FinishesViews.Tried tried(@RequestBody FinishesViews.TryRequest request) {
+    return area.tried(request);
+  }
+
+  @PostMapping("/reach")
+  FinishesViews.Reached reached(@RequestBody FinishesViews.FinishesEditRequest edit) {
+    return area.reached(edit);
+  }
+
+  @GetMapping(path = "/specimen", produces = MediaType.TEXT_HTML_VALUE)
+  String specimen(@RequestParam String site, @RequestParam String page) {
+    return area.specimen(site, page);
+  }
+
+  @GetMapping(path = "/sample", produces = MediaType.TEXT_HTML_VALUE)
+  String sample(@RequestParam String site, @RequestParam String style) {
+    return area.sample(site, style);
+  }
+
+  @GetMapping("/uses")
+  FinishesViews.Uses uses(@RequestParam String token, @RequestParam String style) {
+    return area.uses(token, style);
+  }
+
+  @GetMapping("/plan")
+  List<FinishesViews.FinishesPlan> plan() {
+    return area.plan();
+  }
+
+  @PostMapping("/release")
+  FinishesViews.Table release(@RequestBody FinishesViews.FinishesRelease request) {
+    return area.release(request);
+  }
+
+  @PostMapping("/adopt")
+  FinishesViews.Table adopt(@RequestBody AdoptRequest request) {
+    return area.adopt(request.site(), request.revision());
+  }
+
+  /** The tokens in the W3C Design Tokens Format; a site's with its own values in place. */
+  @GetMapping(path = "/tokens.json", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<byte[]> tokens(@RequestParam String site) {
+    return file(TokensFile.write(store.draftFor(site)), name(site) + ".tokens.json");
+  }
+
+  /** The tokens as CSS custom properties. */
+  @GetMapping(path = "/variables.css", produces = "text/css")
+  ResponseEntity<byte[]> variables(@RequestParam String site) {
+    return file(CssVariables.of(store.draftFor(site)), name(site) + ".css");
+  }
+
+  private String name(String site) {
+    return site.isEmpty() ? "house" : sites.get(site).id();
+  }
+
+  private static ResponseEntity<byte[]> file(String text, String name) {
+    return ResponseEntity.ok()
+        .header("Content-Disposition", "attachment; filename=\"" + name + "\"")
+        .body(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** Takes a tokens file in, for the house or for a site. */
+  @PostMapping(path = "/tokens", consumes = MediaType.TEXT_PLAIN_VALUE)
+  FinishesViews.Imported bringIn(@RequestParam String site, @RequestBody String json) {
+    TokensFile.Read read;
+    try {
+      read = TokensFile.read(json);
+    } catch (Unreadable unreadable) {
+      throw new BadInput("file", String.valueOf(unreadable.getMessage()));
+    }
+    if (site.isEmpty()) {
+      Step step =
+          new Step.House(
+              TokensImport.intoHouse(store.draft(), read, () -> UUID.randomUUID().toString()));
+      store.edit(step, "bring in a tokens file");
+      return new FinishesViews.Imported(read.tokens().size(), read.notes());
+    }
+    TokensImport.ForSite taken = TokensImport.intoSite(store.draftFor(site), read);
+    store.edit(
+        new Step.Site(site, taken.values(), Map.of()),
+        "bring in a tokens file for " + sites.get(site).name());
+    return new FinishesViews.Imported(taken.values().size(), taken.notes());
+  }
+}

@@ -1,0 +1,337 @@
+package goodbones.server.looks;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** What the finishes area is told, and what it asks for. Every part is required unless it says. */
+final class FinishesViews {
+  private FinishesViews() {}
+
+  /**
+   * @param stamp changes whenever anything in the finishes does
+   * @param revision the newest
+   * @param draft whether the house's finishes differ from it
+   * @param undo what undo would undo; empty if nothing
+   */
+  record Table(
+      long stamp,
+      int revision,
+      boolean draft,
+      String undo,
+      String redo,
+      List<Column> sites,
+      List<TokenRow> tokens,
+      List<SchemeView> schemes,
+      List<StyleRow> styles,
+      List<RevisionView> revisions) {}
+
+  record RevisionView(int number, String note, Instant released) {}
+
+  /**
+   * A client.
+   *
+   * @param revision the revision of the house's finishes that it shows
+   * @param own how many values are its own
+   */
+  record Column(String id, String name, String logo, int revision, boolean behind, int own) {}
+
+  /**
+   * @param form what a right value looks like, in words
+   * @param sites site id to what the token is there
+   * @param nodes how many nodes on all pages are worth what they are through it
+   */
+  record TokenRow(
+      String id,
+      String name,
+      String type,
+      String form,
+      String description,
+      boolean retired,
+      Cell house,
+      Map<String, Cell> sites,
+      int nodes) {}
+
+  /**
+   * @param value what is stored, as a designer reads it
+   * @param css what it is worth
+   * @param own whether it is the site's own; for the house, whether it differs from the revision
+   * @param differs whether it is worth something else than at the house
+   * @param chain the tokens on the way
+   */
+  record Cell(String value, String css, boolean own, boolean differs, List<String> chain) {}
+
+  /**
+   * @param values token id to what it means inside the scheme
+   */
+  record SchemeView(String id, String name, Map<String, String> values) {}
+
+  /**
+   * A named style, or how every element of a kind looks.
+   *
+   * @param id of a kind it begins with {@code kind:}
+   * @param site whose own it is; empty for the house's
+   * @param basedOn empty if it stands alone
+   * @param places how many nodes have it
+   */
+  record StyleRow(
+      String id,
+      String name,
+      String site,
+      String basedOn,
+      List<SettingView> settings,
+      List<PropertyView> may,
+      List<String> states,
+      int places) {}
+
+  record SettingView(
+      String property, String label, String device, String state, String value, String css) {}
+
+  record PropertyView(String property, String label, String type, String form) {}
+
+  /** Which token, or which setting of which style, is to be what. */
+  record FinishesEditRequest(
+      Type type,
+      @Nullable String site,
+      @Nullable String token,
+      @Nullable String style,
+      @Nullable String scheme,
+      @Nullable String name,
+      @Nullable String kind,
+      @Nullable String property,
+      @Nullable String device,
+      @Nullable String state,
+      @Nullable String value,
+      @Nullable String expected,
+      @Nullable String by) {
+
+    /** What to do; in brackets what it needs. */
+    enum Type {
+      /** (site, token, value, expected) An empty value goes back to the house's. */
+      VALUE,
+      /** (name, kind, value) */
+      ADD_TOKEN,
+      /** (token, name) */
+      RENAME_TOKEN,
+      /** (token, value) */
+      DESCRIBE_TOKEN,
+      /** (token) Refused while anything refers to it. */
+      REMOVE_TOKEN,
+      /** (token, by) */
+      REPLACE_TOKEN,
+      /** (site, name, by) */
+      ADD_STYLE,
+      /** (site, style, property, device, state, value) */
+      SET_STYLE,
+      /** (site, style, name) */
+      RENAME_STYLE,
+      /** (site, style, by) An empty one lets it stand alone. */
+      BASE_STYLE,
+      /** (site, style) */
+      REMOVE_STYLE,
+      /** (name) */
+      ADD_SCHEME,
+      /** (scheme, token, value) */
+      SET_SCHEME,
+      /** (scheme, name) */
+      RENAME_SCHEME,
+      /** (scheme) */
+      REMOVE_SCHEME
+    }
+  }
+
+  /**
+   * An edit to be tried without being kept.
+   *
+   * @param look the site in whose look the specimen is drawn; empty for the house's
+   * @param page the page to draw; empty for the specimen
+   */
+  record TryRequest(FinishesEditRequest edit, String look, String page) {}
+
+  /**
+   * What an edit would look like.
+   *
+   * @param problem why it cannot be; empty if it can
+   * @param css what the token would be worth; empty if the edit is of no token
+   * @param html the page in the new look
+   * @param colour empty unless the token is a colour
+   */
+  record Tried(String problem, String css, String html, @Nullable ColourView colour) {}
+
+  /**
+   * How far an edit would go.
+   *
+   * @param pairs what the token's colour would be used with, the worst contrast first; empty unless
+   *     it is a colour
+   */
+  record Reached(ReachView reach, List<ColourPair> pairs) {}
+
+  /**
+   * What an edit reaches.
+   *
+   * @param nodes how many nodes would look different, by device
+   * @param sites the sites with such nodes
+   */
+  record ReachView(
+      int nodes,
+      int pages,
+      Map<String, Integer> devices,
+      List<SiteReach> sites,
+      List<FlipView> lost,
+      List<FlipView> gained) {}
+
+  record SiteReach(String id, String name, int nodes, List<PageReach> pages) {}
+
+  record PageReach(String id, String title, int nodes) {}
+
+  /** A text whose contrast would cross the line that AA draws. */
+  record FlipView(
+      String siteId,
+      String siteName,
+      String pageId,
+      String pageTitle,
+      String node,
+      String nodeTitle,
+      List<String> devices,
+      String state,
+      double before,
+      double after,
+      double least) {}
+
+  /**
+   * A colour taken apart.
+   *
+   * @param hex sRGB, with alpha where it has some
+   * @param lightness of OKLCH, 0 to 1
+   * @param chroma of OKLCH
+   * @param hue of OKLCH, in degrees
+   * @param steps the same hue and chroma, as far as sRGB goes, in even steps of lightness
+   */
+  record ColourView(
+      String hex, double lightness, double chroma, double hue, double alpha, List<String> steps) {}
+
+  /**
+   * @param role what the colour is in the pair: text or ground
+   * @param with the css of the other
+   * @param ratio 0 where it cannot be told
+   * @param verdict aaa, aa, fails or cannot_tell
+   */
+  record ColourPair(
+      String role,
+      String text,
+      String ground,
+      double ratio,
+      double least,
+      String verdict,
+      boolean large,
+      int places) {}
+
+  /**
+   * @param sites the sites that are to show it at once
+   */
+  record FinishesRelease(String note, List<String> sites) {}
+
+  /** What bringing a site to a revision, or to the draft, would change. */
+  record FinishesPlan(String id, String name, int from, ReachView reach) {}
+
+  /** Where a token or a named style is used. */
+  record UseView(
+      String siteId,
+      String siteName,
+      String pageId,
+      String pageTitle,
+      String node,
+      String nodeTitle,
+      String property,
+      List<String> devices) {}
+
+  record Uses(List<String> finishes, List<UseView> nodes, int more) {}
+
+  /**
+   * A pair of text and ground.
+   *
+   * @param text what the text colour is, as stored
+   * @param grounds what lies behind, the upper first, in words
+   * @param groundCss a CSS background that shows it
+   * @param ratio 0 where it cannot be told
+   * @param least what AA asks for
+   * @param size in px at the device where it counts
+   */
+  record ContrastRow(
+      String text,
+      String textCss,
+      String grounds,
+      String groundCss,
+      double ratio,
+      double least,
+      String verdict,
+      boolean large,
+      String size,
+      List<String> states,
+      List<String> devices,
+      List<PlaceView> places,
+      int more,
+      List<Mend> mends) {}
+
+  record PlaceView(String pageId, String pageTitle, String node, String nodeTitle) {}
+
+  /**
+   * A lightness that would pass.
+   *
+   * @param what text or ground
+   * @param token the id of the token that would get it; empty where it is written at the node
+   * @param name the token's name
+   * @param ratio what it would come to
+   */
+  record Mend(String what, String token, String name, String css, double ratio) {}
+
+  record Sheet(List<ContrastRow> rows, int failing, int unknown) {}
+
+  /**
+   * A family that a site's finishes name and that is not there.
+   *
+   * @param token the id of the token that names it; empty where a node does
+   * @param substitute the nearest family that ships
+   * @param stack the substitute with its fallbacks
+   */
+  record MissingFont(
+      String family, String token, String tokenName, String substitute, String stack, String why) {}
+
+  /**
+   * @param type serif, sans, slab, mono, display or script
+   */
+  record FamilyView(String name, String type, int least, int greatest, String stack, boolean own) {}
+
+  /**
+   * @param own files of the site's own, an entry for each file
+   */
+  record FontsView(
+      List<FamilyView> families,
+      List<goodbones.server.finishes.ClientFontView> own,
+      List<MissingFont> missing) {}
+
+  /**
+   * @param logo the id of a picture, or empty
+   * @param colours one to three
+   * @param set the id of a ready set to start from, or empty
+   */
+  record BrandRequest(
+      String name,
+      String logo,
+      List<String> colours,
+      String headingFont,
+      String bodyFont,
+      int width,
+      String set) {}
+
+  /** The specimen of a brand that is not kept yet. */
+  record BrandTried(String problem, String html) {}
+
+  record BrandMade(String siteId, String pageId) {}
+
+  record ReadySetView(String id, String name, String words, Map<String, String> values) {}
+
+  /** What came in with a file. */
+  record Imported(int tokens, List<String> notes) {}
+}

@@ -1,0 +1,133 @@
+package goodbones.server.looks;
+
+import goodbones.document.Device;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.library.Shown;
+import goodbones.server.looks.FinishesViews.FlipView;
+import goodbones.server.looks.FinishesViews.PageReach;
+import goodbones.server.looks.FinishesViews.ReachView;
+import goodbones.server.looks.FinishesViews.SiteReach;
+import goodbones.server.sites.SiteInfo;
+import goodbones.server.sites.Sites;
+import goodbones.server.workbench.Wording;
+import goodbones.style.SiteFinishes;
+import goodbones.survey.Impact;
+import goodbones.survey.SiteLook;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What an edit of the finishes reaches, worked out by the core and put into words. */
+@Component
+class Reaching {
+  private final Sites sites;
+  private final SiteLooks looks;
+  private final Measures measures;
+
+  Reaching(Sites sites, SiteLooks looks, Measures measures) {
+    this.sites = sites;
+    this.looks = looks;
+    this.measures = measures;
+  }
+
+  /** The difference that other finishes would make at a site. */
+  Impact impact(String siteId, SiteFinishes before, SiteFinishes after) {
+    boolean valuesOnly =
+        before.namedStyles().equals(after.namedStyles())
+            && before.house().schemes().equals(after.house().schemes())
+            && before.house().defaults().equals(after.house().defaults());
+    if (valuesOnly) {
+      SiteLook look = looks.of(siteId, before);
+      return Impact.ofValues(look, before, after, measures.pixels(siteId));
+    }
+    return Impact.ofAll(looks.shown(siteId), before, after, measures.pixels(siteId));
+  }
+
+  /** One view of what is changed at several sites. */
+  ReachView view(Map<String, Impact> bySite) {
+    Map<String, Integer> devices = new LinkedHashMap<>();
+    for (Device device : Device.values()) {
+      devices.put(device.word(), bySite.values().stream().mapToInt(i -> i.nodesOn(device)).sum());
+    }
+    List<SiteReach> reached = new ArrayList<>();
+    List<FlipView> lost = new ArrayList<>();
+    List<FlipView> gained = new ArrayList<>();
+    bySite.forEach(
+        (siteId, impact) -> {
+          if (!impact.isEmpty()) {
+            SiteInfo site = sites.get(siteId);
+            List<PageReach> pages = new ArrayList<>();
+            impact
+                .nodes()
+                .forEach(
+                    (page, nodes) ->
+                        pages.add(new PageReach(page, sites.page(page).title(), nodes.size())));
+            reached.add(new SiteReach(siteId, site.name(), impact.nodeCount(), pages));
+            lost.addAll(flips(site, impact.lost()));
+            gained.addAll(flips(site, impact.gained()));
+          }
+        });
+    return new ReachView(
+        reached.stream().mapToInt(SiteReach::nodes).sum(),
+        reached.stream().mapToInt(s -> s.pages().size()).sum(),
+        devices,
+        reached,
+        lost,
+        gained);
+  }
+
+  private List<FlipView> flips(SiteInfo site, List<Impact.Flip> flips) {
+    if (flips.isEmpty()) {
+      return List.of();
+    }
+    Map<String, Shown> shown = looks.shown(site.id());
+    Map<List<Object>, FlipView> views = new LinkedHashMap<>();
+    for (Impact.Flip flip : flips) {
+      String page = flip.place().page();
+      views.merge(
+          List.of(flip.place(), flip.state()),
+          new FlipView(
+              site.id(),
+              site.name(),
+              page,
+              sites.page(page).title(),
+              flip.place().node().value(),
+              title(shown.get(page), flip.place().node()),
+              List.of(flip.device().word()),
+              flip.state().word(),
+              flip.before().ratio().orElse(0.0),
+              flip.after().ratio().orElse(0.0),
+              flip.after().least()),
+          Reaching::joined);
+    }
+    return List.copyOf(views.values());
+  }
+
+  private static FlipView joined(FlipView a, FlipView b) {
+    List<String> devices = new ArrayList<>(a.devices());
+    devices.addAll(b.devices());
+    FlipView worse = a.after() <= b.after() ? a : b;
+    return new FlipView(
+        a.siteId(),
+        a.siteName(),
+        a.pageId(),
+        a.pageTitle(),
+        a.node(),
+        a.nodeTitle(),
+        devices,
+        a.state(),
+        worse.before(),
+        worse.after(),
+        worse.least());
+  }
+
+  static String title(Shown page, NodeId id) {
+    Optional<Node> node = Objects.requireNonNull(page).root().find(id);
+    return node.map(Wording::title).orElse("");
+  }
+}

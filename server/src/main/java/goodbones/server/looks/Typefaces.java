@@ -1,0 +1,95 @@
+package goodbones.server.looks;
+
+import goodbones.fonts.FontCatalogue;
+import goodbones.fonts.FontClass;
+import goodbones.fonts.FontFamily;
+import goodbones.server.finishes.ClientFontView;
+import goodbones.server.finishes.FinishesStore;
+import goodbones.server.finishes.Fonts;
+import goodbones.server.looks.FinishesViews.FamilyView;
+import goodbones.server.looks.FinishesViews.FontsView;
+import goodbones.server.looks.FinishesViews.MissingFont;
+import goodbones.style.SiteFinishes;
+import goodbones.style.Token;
+import goodbones.style.TokenType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The families that a site can be set in, and those that it names and that are not there. */
+@Service
+class Typefaces {
+  private static final int NORMAL = 400;
+  private final Fonts fonts;
+  private final FinishesStore finishes;
+
+  Typefaces(Fonts fonts, FinishesStore finishes) {
+    this.fonts = fonts;
+    this.finishes = finishes;
+  }
+
+  @Transactional(readOnly = true)
+  public FontsView of(String siteId) {
+    List<ClientFontView> own = fonts.ofSite(siteId);
+    Stream<FamilyView> ownFamilies =
+        own.stream().collect(Collectors.groupingBy(ClientFontView::family)).entrySet().stream()
+            .map(
+                e -> {
+                  FontClass type = FontCatalogue.classOf(e.getKey(), "");
+                  return new FamilyView(
+                      e.getKey(),
+                      type.word(),
+                      e.getValue().stream().mapToInt(ClientFontView::least).min().orElse(NORMAL),
+                      e.getValue().stream().mapToInt(ClientFontView::greatest).max().orElse(NORMAL),
+                      e.getKey() + ", " + type.generic(),
+                      true);
+                });
+    Stream<FamilyView> shipped =
+        FontCatalogue.families().stream()
+            .map(
+                f ->
+                    new FamilyView(
+                        f.name(), f.type().word(), f.least(), f.greatest(), f.stack(), false));
+    List<FamilyView> families = Stream.concat(ownFamilies, shipped).toList();
+    return new FontsView(families, own, missing(finishes.draftFor(siteId), families));
+  }
+
+  private static List<MissingFont> missing(SiteFinishes site, List<FamilyView> families) {
+    List<MissingFont> missing = new ArrayList<>();
+    for (Token token : site.tokens()) {
+      if (token.type() == TokenType.FONT_FAMILY && !token.retired()) {
+        String stack = site.worth(token.id()).css();
+        String family = stack.split(",")[0].strip();
+        boolean there = families.stream().anyMatch(f -> f.name().equalsIgnoreCase(family));
+        boolean aliased = site.worth(token.id()).chain().size() > 1;
+        if (!there && !aliased) {
+          missing.add(substitute(token, family, stack));
+        }
+      }
+    }
+    return missing;
+  }
+
+  private static MissingFont substitute(Token token, String family, String stack) {
+    String rest = stack.contains(",") ? stack.substring(stack.indexOf(',') + 1) : "";
+    FontClass type = FontCatalogue.classOf(family, rest);
+    Optional<FontFamily> named =
+        Stream.of(rest.split(","))
+            .map(String::strip)
+            .map(FontCatalogue::named)
+            .flatMap(Optional::stream)
+            .findFirst();
+    FontFamily nearest = named.orElseGet(() -> FontCatalogue.nearest(type, NORMAL, 0));
+    return new MissingFont(
+        family,
+        token.id(),
+        token.name(),
+        nearest.name(),
+        nearest.stack(),
+        named.isPresent() ? "named next in the stack" : "the nearest " + type.word());
+  }
+}

@@ -1,0 +1,307 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { count } from '../../ui/count';
+import { Mark } from '../../ui/States';
+import { inputClass } from '../../workbench/FieldRow';
+import { ColourEditor } from './ColourEditor';
+import { FamilyEditor } from './FamilyEditor';
+import { FluidEditor } from './FluidEditor';
+import { GradientEditor } from './GradientEditor';
+import type { Parts } from './parts';
+import { ReachLine } from './ReachLine';
+import { ShadowEditor } from './ShadowEditor';
+import type { Hand } from './TokenTable';
+import { useReach, type FinishesEdit, type Table, type TokenRow, type Tried } from './useFinishes';
+
+type Props = {
+  table: Table;
+  token: TokenRow;
+  hand: Hand;
+  tried: Tried | undefined;
+  candidate: FinishesEdit | undefined;
+  standing: FinishesEdit | undefined;
+  edit: Parts['edit'];
+  set: Parts['set'];
+};
+
+/** The token in hand at the house or at a client: what it is worth, an editor for it, its reach. */
+export function TokenDetail(props: Props) {
+  const { table, token, hand, tried, candidate, standing, edit, set } = props;
+  const site = table.sites.find((s) => s.id === hand.column);
+  const cell = site ? token.sites[site.id] : token.house;
+  const reach = useReach(candidate ?? standing);
+  const [problem, setProblem] = useState('');
+  const [open, setOpen] = useState<'uses' | 'name' | 'delete'>();
+  if (!cell) return null;
+  const take = async (value: string) => {
+    setProblem((await hand.commit(value))?.message ?? '');
+  };
+  const literal = tried?.css ?? cell.css;
+  const editor = {
+    value: hand.value === '' ? cell.css : hand.value,
+    css: literal,
+    onTry: hand.type,
+  };
+  const toggle = (which: 'uses' | 'name' | 'delete') => {
+    setOpen(open === which ? undefined : which);
+  };
+  return (
+    <section aria-label="Token in hand" className="p-4 border-b border-ink bg-sheet text-[13px]">
+      <header className="flex items-baseline gap-2">
+        <h2 className="text-[16px]">{token.name}</h2>
+        <span className="text-soft">{site ? site.name : 'House'}</span>
+        {site && cell.own && <Mark tone="local">own value</Mark>}
+      </header>
+      <p className="text-soft">{token.description || 'No description yet.'}</p>
+      {cell.chain.length > 0 && !hand.typing && (
+        <p className="mt-1">
+          <span className="text-soft">leads to</span> {cell.chain.join(' → ')}{' '}
+          <span className="text-soft">= {cell.css}</span>
+        </p>
+      )}
+      {token.type === 'color' && (
+        <ColourEditor
+          {...editor}
+          tried={tried}
+          pairs={reach.data?.pairs ?? []}
+          table={table}
+          site={hand.column}
+        />
+      )}
+      {token.type === 'gradient' && <GradientEditor {...editor} />}
+      {token.type === 'shadow' && <ShadowEditor {...editor} />}
+      {token.type === 'fontFamily' && <FamilyEditor {...editor} site={hand.column} />}
+      {token.type === 'dimension' && <FluidEditor {...editor} />}
+      <div className="mt-3 min-h-10">
+        {candidate && tried?.problem && (
+          <p role="alert" className="text-brick">
+            {tried.problem}
+          </p>
+        )}
+        {candidate && !tried?.problem && reach.data && <ReachLine reach={reach.data.reach} />}
+        {problem && (
+          <p role="alert" className="text-brick mt-1">
+            {problem}
+          </p>
+        )}
+        {!candidate && (
+          <p className="text-soft">
+            {count(token.nodes, 'node')} on the clients’ pages are worth what they are through it.
+          </p>
+        )}
+      </div>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2 mt-2">
+        {candidate && (
+          <>
+            <Button
+              look="main"
+              disabled={Boolean(tried?.problem)}
+              onClick={() => void take(hand.value)}
+            >
+              Save
+            </Button>
+            <Button
+              onClick={() => {
+                hand.type(undefined);
+                setProblem('');
+              }}
+            >
+              Leave it as it was
+            </Button>
+          </>
+        )}
+        {!candidate && site && cell.own && (
+          <Button look="quiet" onClick={() => void take('')}>
+            Back to the house’s {token.house.value}
+          </Button>
+        )}
+        <Button
+          look="quiet"
+          aria-expanded={open === 'uses'}
+          onClick={() => {
+            toggle('uses');
+          }}
+        >
+          Where used
+        </Button>
+        <Button
+          look="quiet"
+          aria-expanded={open === 'name'}
+          onClick={() => {
+            toggle('name');
+          }}
+        >
+          Rename
+        </Button>
+        {!token.retired && (
+          <Button
+            look="quiet"
+            aria-expanded={open === 'delete'}
+            onClick={() => {
+              toggle('delete');
+            }}
+          >
+            Delete or replace
+          </Button>
+        )}
+      </div>
+      {open === 'uses' && <WhereUsed token={token.id} style="" />}
+      {open === 'name' && (
+        <Naming
+          token={token}
+          edit={edit}
+          onDone={() => {
+            setOpen(undefined);
+          }}
+        />
+      )}
+      {open === 'delete' && <Deleting token={token} table={table} edit={edit} set={set} />}
+    </section>
+  );
+}
+
+function Naming({
+  token,
+  edit,
+  onDone,
+}: {
+  token: TokenRow;
+  edit: Parts['edit'];
+  onDone: () => void;
+}) {
+  const [name, setName] = useState(token.name);
+  const [words, setWords] = useState(token.description);
+  const [problem, setProblem] = useState('');
+  const save = async () => {
+    let failed;
+    if (name !== token.name) failed = await edit({ type: 'RENAME_TOKEN', token: token.id, name });
+    if (!failed && words !== token.description) {
+      failed = await edit({ type: 'DESCRIBE_TOKEN', token: token.id, value: words });
+    }
+    if (failed) setProblem(failed.message);
+    else onDone();
+  };
+  return (
+    <form
+      className="mt-2 grid gap-1.5"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void save();
+      }}
+    >
+      <input
+        aria-label="Name of the token"
+        className={inputClass}
+        value={name}
+        onChange={(e) => {
+          setName(e.target.value);
+        }}
+      />
+      <input
+        aria-label="Description of the token"
+        placeholder="What it is for"
+        className={inputClass}
+        value={words}
+        onChange={(e) => {
+          setWords(e.target.value);
+        }}
+      />
+      {problem && (
+        <p role="alert" className="text-brick">
+          {problem}
+        </p>
+      )}
+      <span className="flex items-center gap-3">
+        <Button type="submit">Save the name</Button>
+        <span className="text-soft">Everything that refers to it follows.</span>
+      </span>
+    </form>
+  );
+}
+
+type DeletingProps = { token: TokenRow; table: Table; edit: Parts['edit']; set: Parts['set'] };
+
+function Deleting({ token, table, edit, set }: DeletingProps) {
+  const others = table.tokens.filter(
+    (t) => t.type === token.type && t.id !== token.id && !t.retired,
+  );
+  const [by, setBy] = useState(others[0]?.id ?? '');
+  const [problem, setProblem] = useState('');
+  const run = async (body: FinishesEdit) => {
+    const failed = await edit(body);
+    if (failed) setProblem(failed.message);
+    else set({ token: '', column: '' });
+  };
+  return (
+    <div className="mt-2 grid gap-2">
+      <span className="flex items-center gap-2">
+        <Button onClick={() => void run({ type: 'REMOVE_TOKEN', token: token.id })}>Delete</Button>
+        <span className="text-soft">refused while anything refers to it</span>
+      </span>
+      {others.length > 0 && (
+        <span className="flex items-center gap-2">
+          <Button onClick={() => void run({ type: 'REPLACE_TOKEN', token: token.id, by })}>
+            Put in its place
+          </Button>
+          <select
+            aria-label="The token to put in its place"
+            className={inputClass}
+            value={by}
+            onChange={(e) => {
+              setBy(e.target.value);
+            }}
+          >
+            {others.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name}
+              </option>
+            ))}
+          </select>
+        </span>
+      )}
+      {problem && (
+        <p role="alert" className="text-brick">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+const most = 12;
+
+export function WhereUsed({ token, style }: { token: string; style: string }) {
+  const uses = useQuery({
+    queryKey: ['finishes-uses', token, style],
+    queryFn: () => answer(api.GET('/api/finishes/uses', { params: { query: { token, style } } })),
+  });
+  if (!uses.data) return <p className="text-soft mt-2">Looking it up…</p>;
+  const { finishes, nodes, more } = uses.data;
+  if (finishes.length === 0 && nodes.length === 0) {
+    return <p className="text-soft mt-2">Nothing uses it.</p>;
+  }
+  return (
+    <ul aria-label="Where used" className="mt-2 border-l-[3px] border-line pl-2">
+      {finishes.map((place) => (
+        <li key={place}>{place}</li>
+      ))}
+      {nodes.slice(0, most).map((use) => (
+        <li key={`${use.pageId} ${use.node} ${use.property}`}>
+          <Link
+            className="underline underline-offset-2"
+            to={`/sites/${use.siteId}/pages/${use.pageId}?node=${encodeURIComponent(use.node)}`}
+          >
+            {use.siteName}, {use.pageTitle}: {use.nodeTitle}
+          </Link>{' '}
+          <span className="text-soft">{use.property.toLowerCase()}</span>
+        </li>
+      ))}
+      {nodes.length + more > most && (
+        <li className="text-soft">and {nodes.length + more - most} more</li>
+      )}
+    </ul>
+  );
+}

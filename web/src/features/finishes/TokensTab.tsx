@@ -1,0 +1,135 @@
+import { useCallback, useMemo, useState } from 'react';
+import { useSites } from '../sites/useSites';
+import { LookChoice } from './LookChoice';
+import type { Parts } from './parts';
+import { SpecimenPane } from './SpecimenPane';
+import { TokenDetail } from './TokenDetail';
+import { TokenTable } from './TokenTable';
+import { useTry, type FinishesEdit } from './useFinishes';
+
+type Props = Parts & { search: URLSearchParams };
+
+/** Tokens as rows, the house and the clients as columns, and a specimen that follows the hand. */
+export function TokensTab({ table, look, edit, set, search }: Props) {
+  const sites = useSites();
+  const wantedToken = search.get('token') ?? '';
+  const token = table.tokens.find((t) => t.id === wantedToken || t.name === wantedToken);
+  const column = search.get('column') ?? '';
+  const page = search.get('page') ?? '';
+  const pages = sites.data?.find((site) => site.id === look)?.pages ?? [];
+  const stands = token && (column === '' ? token.house.value : (token.sites[column]?.value ?? ''));
+  const place = `${token?.id ?? ''} ${column} ${stands ?? ''}`;
+  const [typed, setTyped] = useState<{ place: string; value: string }>();
+  const value = typed?.place === place ? typed.value : undefined;
+  const type = useCallback(
+    (next: string | undefined) => {
+      setTyped(next === undefined ? undefined : { place, value: next });
+    },
+    [place],
+  );
+
+  const candidate = useMemo<FinishesEdit | undefined>(
+    () =>
+      token && value !== undefined && value !== stands
+        ? { type: 'VALUE', site: column, token: token.id, value, expected: stands ?? '' }
+        : undefined,
+    [token, column, value, stands],
+  );
+  // With nothing tried on, what stands is looked at, for its colour and its pairs.
+  const standing = useMemo<FinishesEdit | undefined>(
+    () =>
+      token && stands !== undefined && (stands !== '' || column !== '')
+        ? { type: 'VALUE', site: column, token: token.id, value: stands }
+        : undefined,
+    [token, column, stands],
+  );
+  const tried = useTry(candidate ?? standing, look, page);
+
+  const commit = async (next: string) => {
+    if (!token) return undefined;
+    if (next === stands) {
+      setTyped(undefined);
+      return undefined;
+    }
+    const problem = await edit({
+      type: 'VALUE',
+      site: column,
+      token: token.id,
+      value: next,
+      expected: stands ?? '',
+    });
+    if (problem) type(next);
+    else setTyped(undefined);
+    return problem;
+  };
+
+  const hand = {
+    token,
+    column,
+    value: value ?? stands ?? '',
+    typing: value !== undefined,
+    type,
+    commit,
+  };
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_420px] min-h-0">
+      <TokenTable
+        table={table}
+        hand={hand}
+        problem={candidate ? (tried?.problem ?? '') : ''}
+        edit={edit}
+        onTake={(id, site) => {
+          set({
+            token: id,
+            column: site,
+            ...(site !== '' && site !== look ? { look: site, page: '' } : {}),
+          });
+        }}
+      />
+      <aside
+        aria-label="Detail and specimen"
+        className="border-l border-line min-h-0 overflow-y-auto [scrollbar-width:thin]"
+      >
+        {token && (
+          <TokenDetail
+            key={`${token.id} ${column}`}
+            table={table}
+            token={token}
+            hand={hand}
+            tried={tried}
+            candidate={candidate}
+            standing={standing}
+            edit={edit}
+            set={set}
+          />
+        )}
+        <section aria-label="Specimen" className="p-4">
+          <div className="flex items-center gap-3 mb-2">
+            <LookChoice table={table} look={look} set={set} />
+            <select
+              aria-label="What is drawn"
+              value={page}
+              onChange={(e) => {
+                set({ page: e.target.value });
+              }}
+              className="border border-line bg-sheet px-1.5 py-1 rounded-[2px] text-[13px] min-w-0 flex-1"
+            >
+              <option value="">specimen</option>
+              {pages.map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.title}
+                </option>
+              ))}
+            </select>
+          </div>
+          <SpecimenPane
+            key={`${look} ${page}`}
+            look={look}
+            page={page}
+            html={candidate ? tried?.html : undefined}
+          />
+        </section>
+      </aside>
+    </div>
+  );
+}

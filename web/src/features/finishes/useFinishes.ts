@@ -1,0 +1,122 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { answer, api, Problem, type Schemas } from '../../api/client';
+
+export type Table = Schemas['Table'];
+export type TokenRow = Schemas['TokenRow'];
+export type FinishesEdit = Schemas['FinishesEditRequest'];
+export type Tried = Schemas['Tried'];
+
+const key = ['finishes'];
+
+function problemOf(error: unknown): Problem {
+  return error instanceof Problem ? error : new Problem(0, 'Not saved', String(error));
+}
+
+/** Everything that shows what the finishes make of something. */
+const dependents = [
+  'workbench',
+  'piece-frame',
+  'specimen',
+  'contrast',
+  'fonts',
+  'finishes-plan',
+  'finishes-uses',
+];
+
+/** The table of the finishes, and the edits made in it, one after the other. */
+export function useFinishes() {
+  const queries = useQueryClient();
+  const query = useQuery({ queryKey: key, queryFn: () => answer(api.GET('/api/finishes')) });
+  const line = useRef<Promise<unknown>>(Promise.resolve());
+  const [saving, setSaving] = useState(false);
+
+  const run = useCallback(
+    (change: () => Promise<Table>): Promise<Problem | undefined> => {
+      const next = line.current.then(async () => {
+        setSaving(true);
+        try {
+          queries.setQueryData(key, await change());
+          for (const name of dependents) void queries.invalidateQueries({ queryKey: [name] });
+          return undefined;
+        } catch (error) {
+          return problemOf(error);
+        } finally {
+          setSaving(false);
+        }
+      });
+      line.current = next;
+      return next;
+    },
+    [queries],
+  );
+  const edit = useCallback(
+    (body: FinishesEdit) => run(() => answer(api.POST('/api/finishes/edits', { body }))),
+    [run],
+  );
+  const undo = useCallback(() => run(() => answer(api.POST('/api/finishes/undo'))), [run]);
+  const redo = useCallback(() => run(() => answer(api.POST('/api/finishes/redo'))), [run]);
+  return { query, table: query.data, saving, run, edit, undo, redo };
+}
+
+/**
+ * What an edit would look like. One request is under way at a time; when it is back, the newest
+ * edit goes next, so that the drawing follows the pointer however fast that is.
+ */
+export function useTry(edit: FinishesEdit | undefined, look: string, page: string) {
+  const [tried, setTried] = useState<{ of: string; result: Tried }>();
+  const wanted = useRef<Schemas['TryRequest']>(undefined);
+  const busy = useRef(false);
+  const of = edit && JSON.stringify([edit, look, page]);
+
+  useEffect(() => {
+    if (!edit) {
+      wanted.current = undefined;
+      return;
+    }
+    wanted.current = { edit, look, page };
+    if (busy.current) return;
+    const next = async () => {
+      busy.current = true;
+      while (wanted.current) {
+        const body: Schemas['TryRequest'] = wanted.current;
+        wanted.current = undefined;
+        try {
+          const result = await answer(api.POST('/api/finishes/try', { body }));
+          setTried({ of: JSON.stringify([body.edit, body.look, body.page]), result });
+        } catch {
+          // What cannot be tried is not drawn; saving it says why.
+        }
+      }
+      busy.current = false;
+    };
+    void next();
+    // The edit is compared by what it says.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [of]);
+
+  return edit ? tried?.result : undefined;
+}
+
+/** How far an edit would go, once the hand has come to rest. */
+export function useReach(edit: FinishesEdit | undefined) {
+  const [rested, setRested] = useState<FinishesEdit>();
+  const said = edit && JSON.stringify(edit);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      setRested(edit);
+    }, 250);
+    return () => {
+      clearTimeout(timer);
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [said]);
+  return useQuery({
+    queryKey: ['finishes-reach', JSON.stringify(rested ?? null)],
+    enabled: rested !== undefined && edit !== undefined,
+    gcTime: 0,
+    queryFn: () =>
+      rested ? answer(api.POST('/api/finishes/reach', { body: rested })) : Promise.reject(),
+    placeholderData: (before) => before,
+  });
+}
