@@ -22,6 +22,8 @@ type Props = {
   /** The height of one screen at this width, in px; what vh refers to. */
   screen: number;
   scale: number;
+  /** A style sheet laid over the document’s own, before the document itself is drawn anew. */
+  quick?: string;
   onPick?: (node: string) => void;
   onKey?: (event: KeyboardEvent) => void;
   /** Called whenever the drawing may have moved. */
@@ -33,7 +35,7 @@ type Props = {
  * the HTML changes, the document is brought up to it in place, so that nothing flickers.
  */
 export function Frame(props: Props) {
-  const { html, title, width, screen, scale, onPick, onKey, onDrawn } = props;
+  const { html, title, width, screen, scale, quick = '', onPick, onKey, onDrawn } = props;
   const frame = useRef<HTMLIFrameElement>(null);
   const [first] = useState(html);
   const [height, setHeight] = useState<number>(screen);
@@ -63,6 +65,18 @@ export function Frame(props: Props) {
     morphdom(doc.body, next.body);
     fit();
   }, [html, ready, fit]);
+
+  useEffect(() => {
+    const doc = frame.current?.contentDocument;
+    if (!ready || !doc?.head) return;
+    let sheet = doc.querySelector('style[data-quick]');
+    if (!sheet) {
+      sheet = doc.createElement('style');
+      sheet.setAttribute('data-quick', '');
+      doc.head.append(sheet);
+    }
+    if (sheet.textContent !== quick) sheet.textContent = quick;
+  }, [quick, ready]);
 
   useEffect(() => {
     const doc = frame.current?.contentDocument;

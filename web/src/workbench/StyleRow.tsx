@@ -179,7 +179,7 @@ function Trail({ style, node, site, onPick, onBack }: TrailProps) {
         ))}
       </ol>
       {style.back !== '' && (
-        <button type="button" className="text-verdigris hover:underline" onClick={onBack}>
+        <button type="button" className="text-verdigris hover:underline text-left" onClick={onBack}>
           One step back: {style.back}
         </button>
       )}

@@ -6,7 +6,7 @@ import type { Table, Tried } from './useFinishes';
 
 type Props = {
   css: string;
-  onTry: (value: string) => void;
+  onTry: (value: string, bySlider?: boolean) => void;
   tried: Tried | undefined;
   pairs: readonly Schemas['ColourPair'][];
   table: Table;
@@ -25,7 +25,7 @@ export function ColourEditor({ css, onTry, tried, pairs, table, site }: Props) {
   const colour = tried?.colour;
   if (!colour) return null;
   const change = (part: Partial<Parts>) => {
-    onTry(oklch({ ...colour, ...part }));
+    onTry(oklch({ ...colour, ...part }), true);
   };
   return (
     <div aria-label="Colour" role="group" className="mt-3 grid gap-2">

@@ -105,6 +105,7 @@ function PairRow({ row, site, edit }: RowProps) {
     <tr className="border-b border-hair align-top">
       <td className="py-2 pr-3">
         <span
+          aria-hidden
           className="block px-2 py-1 border border-line truncate"
           style={{ color: row.textCss, background: row.groundCss, fontSize: row.large ? 20 : 14 }}
         >

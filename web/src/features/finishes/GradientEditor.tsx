@@ -46,7 +46,7 @@ export function GradientEditor({ value, css, onTry }: Props) {
         }}
       />
       {gradient.stops.map((stop, i) => (
-        <div key={i} className="grid grid-cols-[minmax(0,1fr)_64px_auto] gap-2 items-center">
+        <div key={i} className="grid grid-cols-[minmax(0,1fr)_84px_auto] gap-2 items-center">
           <input
             aria-label={`Colour of stop ${i + 1}`}
             className={inputClass}

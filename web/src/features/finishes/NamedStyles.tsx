@@ -376,7 +376,7 @@ function SettingRow({ setting, onSet }: SettingProps) {
               else if (e.key === 'Escape') draft.drop();
             }}
           />
-          <Button look="quiet" aria-label={`Take ${title} away`} onClick={() => void onSet('')}>
+          <Button look="quiet" aria-label={`Remove ${title}`} onClick={() => void onSet('')}>
             Remove
           </Button>
         </span>

@@ -50,7 +50,7 @@ function Flips({ flips, lost }: { flips: readonly Schemas['FlipView'][]; lost: b
       </p>
       <ul>
         {flips.slice(0, most).map((flip) => (
-          <li key={`${flip.pageId} ${flip.node} ${flip.state}`}>
+          <li key={`${flip.pageId} ${flip.node}`}>
             <Link
               to={`/sites/${flip.siteId}/pages/${flip.pageId}?node=${encodeURIComponent(flip.node)}`}
               className="underline underline-offset-2"
@@ -58,7 +58,7 @@ function Flips({ flips, lost }: { flips: readonly Schemas['FlipView'][]; lost: b
               {flip.siteName}, {flip.pageTitle}: {flip.nodeTitle}
             </Link>{' '}
             <span className="text-soft">
-              {flip.state !== 'normal' && `${flip.state}, `}
+              {!flip.states.includes('normal') && `${flip.states.join(', ')}, `}
               {flip.before.toFixed(2)} → {flip.after.toFixed(2)}, needs {flip.least}
             </span>
           </li>

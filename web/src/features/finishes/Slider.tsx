@@ -27,7 +27,7 @@ export function Slider({ label, value, min, max, step, unit = '', onChange }: Pr
         onChange={(e) => {
           onChange(Number(e.target.value));
         }}
-        className="w-full accent-verdigris"
+        className="w-full h-6 accent-verdigris"
       />
       <span className="text-right text-soft">
         {shown}

@@ -4,13 +4,13 @@ import { useWidth } from '../../ui/useWidth';
 import { devices } from '../../workbench/devices';
 import { Frame } from '../../workbench/Frame';
 
-type Props = { look: string; page: string; html: string | undefined };
+type Props = { look: string; page: string; html: string | undefined; quick?: string };
 
 /**
  * A client’s specimen, or one of its pages, at all three widths and all to one scale; while
  * something is tried on, that is shown.
  */
-export function SpecimenPane({ look, page, html }: Props) {
+export function SpecimenPane({ look, page, html, quick = '' }: Props) {
   const [area, room] = useWidth<HTMLDivElement>();
   const kept = useQuery({
     queryKey: ['specimen', look, page],
@@ -35,6 +35,7 @@ export function SpecimenPane({ look, page, html }: Props) {
               width={device.width}
               screen={device.screen}
               scale={scale}
+              quick={quick}
             />
           </figure>
         ))}

@@ -39,6 +39,7 @@ export function TokenDetail(props: Props) {
   const take = async (value: string) => {
     setProblem((await hand.commit(value))?.message ?? '');
   };
+  const isAlias = /^\{[^{}]+\}$/.test(cell.value === '' ? token.house.value : cell.value);
   const literal = tried?.css ?? cell.css;
   const editor = {
     value: hand.value === '' ? cell.css : hand.value,
@@ -49,7 +50,10 @@ export function TokenDetail(props: Props) {
     setOpen(open === which ? undefined : which);
   };
   return (
-    <section aria-label="Token in hand" className="p-4 border-b border-ink bg-sheet text-[13px]">
+    <section
+      aria-label="Token in hand"
+      className="px-4 pt-3 border-b border-ink bg-sheet text-[13px] max-h-[min(430px,58vh)] overflow-y-auto [scrollbar-width:thin]"
+    >
       <header className="flex items-baseline gap-2">
         <h2 className="text-[16px]">{token.name}</h2>
         <span className="text-soft">{site ? site.name : 'House'}</span>
@@ -58,8 +62,8 @@ export function TokenDetail(props: Props) {
       <p className="text-soft">{token.description || 'No description yet.'}</p>
       {cell.chain.length > 0 && !hand.typing && (
         <p className="mt-1">
-          <span className="text-soft">leads to</span> {cell.chain.join(' → ')}{' '}
-          <span className="text-soft">= {cell.css}</span>
+          <span className="text-soft">{isAlias ? 'leads to' : 'refers to'}</span>{' '}
+          {cell.chain.join(isAlias ? ' → ' : ', ')} <span className="text-soft">= {cell.css}</span>
         </p>
       )}
       {token.type === 'color' && (
@@ -93,7 +97,18 @@ export function TokenDetail(props: Props) {
           </p>
         )}
       </div>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2 mt-2">
+      {open === 'uses' && <WhereUsed token={token.id} style="" />}
+      {open === 'name' && (
+        <Naming
+          token={token}
+          edit={edit}
+          onDone={() => {
+            setOpen(undefined);
+          }}
+        />
+      )}
+      {open === 'delete' && <Deleting token={token} table={table} edit={edit} set={set} />}
+      <div className="sticky bottom-0 bg-sheet flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
         {candidate && (
           <>
             <Button
@@ -148,17 +163,6 @@ export function TokenDetail(props: Props) {
           </Button>
         )}
       </div>
-      {open === 'uses' && <WhereUsed token={token.id} style="" />}
-      {open === 'name' && (
-        <Naming
-          token={token}
-          edit={edit}
-          onDone={() => {
-            setOpen(undefined);
-          }}
-        />
-      )}
-      {open === 'delete' && <Deleting token={token} table={table} edit={edit} set={set} />}
     </section>
   );
 }

@@ -14,7 +14,8 @@ export type Hand = {
   column: string;
   value: string;
   typing: boolean;
-  type: (value: string | undefined) => void;
+  /** By a ruler where it is not typed. */
+  type: (value: string | undefined, bySlider?: boolean) => void;
   commit: (value: string) => Promise<Problem | undefined>;
 };
 
@@ -229,12 +230,14 @@ function TokenCell({ token, column, columnName, hand, problem, onTake }: CellPro
     : !house && cell.differs
       ? 'border-l-[3px] border-l-verdigris'
       : '';
+  const worth =
+    cell.value === '' || cell.value === cell.css ? cell.css : `${cell.value} = ${cell.css}`;
   const said = problem !== '' && hand.typing ? problem : refused;
   return (
     <td
       data-cell
       className={`relative border-t border-hair p-0 align-top ${fill} ${
-        inHand ? 'outline outline-2 outline-ink -outline-offset-1' : ''
+        inHand ? 'outline outline-2 outline-ink -outline-offset-1 z-[6]' : ''
       }`}
     >
       {inHand ? (
@@ -268,7 +271,8 @@ function TokenCell({ token, column, columnName, hand, problem, onTake }: CellPro
                 });
               }
             }}
-            className="w-full bg-sheet px-2 py-1 min-h-[27px] focus:outline-none"
+            style={{ width: `max(100%, min(340px, ${hand.value.length + 3}ch))` }}
+            className="relative z-10 bg-sheet px-2 py-1 min-h-[27px] focus:outline-none"
           />
           {said !== '' && (
             <span
@@ -285,10 +289,8 @@ function TokenCell({ token, column, columnName, hand, problem, onTake }: CellPro
           onClick={() => {
             onTake(token.id, column);
           }}
-          title={
-            cell.value === '' || cell.value === cell.css ? cell.css : `${cell.value} = ${cell.css}`
-          }
-          aria-label={`${token.name} of ${columnName}: ${cell.css}${own ? ', own' : house ? '' : ', as the house'}`}
+          title={worth}
+          aria-label={`${token.name} of ${columnName}: ${worth}${own ? ', own' : house ? '' : ', as the house'}`}
           className={`flex w-full items-center gap-1.5 px-2 py-1 min-h-[27px] text-left hover:bg-sheet focus-visible:outline-offset-[-2px] ${
             own || house ? '' : 'text-soft'
           }`}

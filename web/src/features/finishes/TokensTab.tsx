@@ -2,6 +2,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useSites } from '../sites/useSites';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
+import { quickCss } from './quickCss';
 import { SpecimenPane } from './SpecimenPane';
 import { TokenDetail } from './TokenDetail';
 import { TokenTable } from './TokenTable';
@@ -19,11 +20,11 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
   const pages = sites.data?.find((site) => site.id === look)?.pages ?? [];
   const stands = token && (column === '' ? token.house.value : (token.sites[column]?.value ?? ''));
   const place = `${token?.id ?? ''} ${column} ${stands ?? ''}`;
-  const [typed, setTyped] = useState<{ place: string; value: string }>();
+  const [typed, setTyped] = useState<{ place: string; value: string; bySlider: boolean }>();
   const value = typed?.place === place ? typed.value : undefined;
   const type = useCallback(
-    (next: string | undefined) => {
-      setTyped(next === undefined ? undefined : { place, value: next });
+    (next: string | undefined, bySlider = false) => {
+      setTyped(next === undefined ? undefined : { place, value: next, bySlider });
     },
     [place],
   );
@@ -44,9 +45,16 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
     [token, column, stands],
   );
   const tried = useTry(candidate ?? standing, look, page);
+  const quick =
+    token && candidate && (column === '' ? !token.sites[look]?.own : column === look)
+      ? quickCss(table, look, token, value ?? '')
+      : '';
 
-  const commit = async (next: string) => {
+  const commit = async (wanted: string) => {
     if (!token) return undefined;
+    // A ruler gives coordinates; what is kept is the colour that they come to.
+    const hex = typed?.bySlider && tried?.of === wanted ? tried.result.colour?.hex : undefined;
+    const next = hex ?? wanted;
     if (next === stands) {
       setTyped(undefined);
       return undefined;
@@ -76,7 +84,7 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
       <TokenTable
         table={table}
         hand={hand}
-        problem={candidate ? (tried?.problem ?? '') : ''}
+        problem={candidate ? (tried?.result.problem ?? '') : ''}
         edit={edit}
         onTake={(id, site) => {
           set({
@@ -88,7 +96,7 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
       />
       <aside
         aria-label="Detail and specimen"
-        className="border-l border-line min-h-0 overflow-y-auto [scrollbar-width:thin]"
+        className="border-l border-line min-h-0 grid grid-rows-[auto_minmax(0,1fr)]"
       >
         {token && (
           <TokenDetail
@@ -96,14 +104,17 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
             table={table}
             token={token}
             hand={hand}
-            tried={tried}
+            tried={tried?.result}
             candidate={candidate}
             standing={standing}
             edit={edit}
             set={set}
           />
         )}
-        <section aria-label="Specimen" className="p-4">
+        <section
+          aria-label="Specimen"
+          className="p-4 min-h-0 overflow-y-auto [scrollbar-width:thin] row-start-2"
+        >
           <div className="flex items-center gap-3 mb-2">
             <LookChoice table={table} look={look} set={set} />
             <select
@@ -126,7 +137,8 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
             key={`${look} ${page}`}
             look={look}
             page={page}
-            html={candidate ? tried?.html : undefined}
+            html={candidate ? tried?.result.html : undefined}
+            quick={quick}
           />
         </section>
       </aside>

@@ -83,7 +83,7 @@ export function useTry(edit: FinishesEdit | undefined, look: string, page: strin
         wanted.current = undefined;
         try {
           const result = await answer(api.POST('/api/finishes/try', { body }));
-          setTried({ of: JSON.stringify([body.edit, body.look, body.page]), result });
+          setTried({ of: body.edit.value ?? '', result });
         } catch {
           // What cannot be tried is not drawn; saving it says why.
         }
@@ -95,7 +95,7 @@ export function useTry(edit: FinishesEdit | undefined, look: string, page: strin
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [of]);
 
-  return edit ? tried?.result : undefined;
+  return edit ? tried : undefined;
 }
 
 /** How far an edit would go, once the hand has come to rest. */

@@ -269,11 +269,10 @@ function Families({ brand, change }: PartProps) {
   const id = useId();
   const fonts = useFonts('');
   const choice = (label: string, value: string, set: (stack: string) => void) => (
-    <label
-      htmlFor={`${id} ${label}`}
-      className="grid grid-cols-[130px_minmax(0,1fr)] items-center gap-2"
-    >
-      <span className="font-medium">{label}</span>
+    <div className="grid grid-cols-[130px_minmax(0,1fr)] items-center gap-2">
+      <label htmlFor={`${id} ${label}`} className="font-medium">
+        {label}
+      </label>
       <select
         id={`${id} ${label}`}
         className={inputClass}
@@ -291,7 +290,7 @@ function Families({ brand, change }: PartProps) {
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
   return (
     <div className="grid gap-2">

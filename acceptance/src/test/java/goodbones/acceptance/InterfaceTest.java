@@ -45,6 +45,13 @@ class InterfaceTest {
         "/library/opening-band?site=oakum-rope-museum",
         "/sites",
         "/sites/saltmarsh-ferries",
+        "/sites/new",
+        "/finishes?token=t-accent&column=tern-valley&look=tern-valley",
+        "/finishes?token=t-shadow&column=",
+        "/finishes?tab=styles",
+        "/finishes?tab=schemes",
+        "/finishes?tab=contrast&look=tern-valley",
+        "/finishes?tab=typefaces&look=tern-valley",
         FERRIES_PAGE,
         "/rollouts"
       })
@@ -68,7 +75,15 @@ class InterfaceTest {
 
   @Test
   void nothingIsCutAtTheSmallestWidth() {
-    for (String path : List.of("/library", "/sites/saltmarsh-ferries", FERRIES_PAGE, "/rollouts")) {
+    for (String path :
+        List.of(
+            "/library",
+            "/sites/saltmarsh-ferries",
+            "/sites/new",
+            "/finishes?token=t-accent&column=tern-valley",
+            "/finishes?tab=contrast",
+            FERRIES_PAGE,
+            "/rollouts")) {
       designer.go(path);
       designer.page().locator("h1").first().waitFor();
       assertThat((Boolean) designer.page().evaluate("() => document.body.scrollWidth <= 1280"))

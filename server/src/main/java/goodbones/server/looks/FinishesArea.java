@@ -117,6 +117,7 @@ class FinishesArea {
               token.name(),
               token.type().word(),
               token.type().literal().form(),
+              token.property(),
               token.description(),
               token.retired(),
               new Cell(

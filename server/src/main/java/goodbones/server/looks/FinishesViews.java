@@ -39,6 +39,7 @@ final class FinishesViews {
 
   /**
    * @param form what a right value looks like, in words
+   * @param property the CSS custom property that it is written as
    * @param sites site id to what the token is there
    * @param nodes how many nodes on all pages are worth what they are through it
    */
@@ -47,6 +48,7 @@ final class FinishesViews {
       String name,
       String type,
       String form,
+      String property,
       String description,
       boolean retired,
       Cell house,
@@ -194,7 +196,7 @@ final class FinishesViews {
       String node,
       String nodeTitle,
       List<String> devices,
-      String state,
+      List<String> states,
       double before,
       double after,
       double least) {}

@@ -13,13 +13,16 @@ import goodbones.server.sites.Sites;
 import goodbones.server.workbench.Wording;
 import goodbones.style.SiteFinishes;
 import goodbones.survey.Impact;
+import goodbones.survey.Place;
 import goodbones.survey.SiteLook;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** What an edit of the finishes reaches, worked out by the core and put into words. */
@@ -86,11 +89,11 @@ class Reaching {
       return List.of();
     }
     Map<String, Shown> shown = looks.shown(site.id());
-    Map<List<Object>, FlipView> views = new LinkedHashMap<>();
+    Map<Place, FlipView> views = new LinkedHashMap<>();
     for (Impact.Flip flip : flips) {
       String page = flip.place().page();
       views.merge(
-          List.of(flip.place(), flip.state()),
+          flip.place(),
           new FlipView(
               site.id(),
               site.name(),
@@ -99,7 +102,7 @@ class Reaching {
               flip.place().node().value(),
               title(shown.get(page), flip.place().node()),
               List.of(flip.device().word()),
-              flip.state().word(),
+              List.of(flip.state().word()),
               flip.before().ratio().orElse(0.0),
               flip.after().ratio().orElse(0.0),
               flip.after().least()),
@@ -109,8 +112,6 @@ class Reaching {
   }
 
   private static FlipView joined(FlipView a, FlipView b) {
-    List<String> devices = new ArrayList<>(a.devices());
-    devices.addAll(b.devices());
     FlipView worse = a.after() <= b.after() ? a : b;
     return new FlipView(
         a.siteId(),
@@ -119,11 +120,17 @@ class Reaching {
         a.pageTitle(),
         a.node(),
         a.nodeTitle(),
-        devices,
-        a.state(),
+        union(a.devices(), b.devices()),
+        union(a.states(), b.states()),
         worse.before(),
         worse.after(),
         worse.least());
+  }
+
+  private static List<String> union(List<String> a, List<String> b) {
+    Set<String> union = new LinkedHashSet<>(a);
+    union.addAll(b);
+    return List.copyOf(union);
   }
 
   static String title(Shown page, NodeId id) {

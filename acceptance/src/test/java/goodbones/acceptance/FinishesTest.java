@@ -1,0 +1,294 @@
+package goodbones.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** Brand in, one change everywhere, and why a value is what it is, as a designer does it. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class FinishesTest {
+  private static final String DESKTOP = "Desktop, 1280 px wide";
+  private static final String TABLET = "Tablet, 834 px wide";
+  private static final String PHONE = "Phone, 390 px wide";
+  private static final String SPECIMEN = "Specimen on a desktop";
+  private static final Path LOGO = Path.of("../server/src/main/resources/demo/quillon-logo.svg");
+  private static Application application;
+  private static Designer designer;
+
+  @BeforeAll
+  static void open() throws IOException {
+    application = Application.start();
+    designer = new Designer(application.address());
+    designer.signIn();
+  }
+
+  @AfterAll
+  static void close() {
+    designer.close();
+    application.close();
+  }
+
+  private static Locator button(String frame) {
+    return designer.frame(frame).locator("a.button").first();
+  }
+
+  private static Locator cell(String name) {
+    return designer
+        .page()
+        .getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^" + name.replace(".", "\\."))));
+  }
+
+  @Test
+  @Order(1)
+  void aNewClientsBrandIsSetUpFromNothing() {
+    designer.go("/sites");
+    designer.link("Start a new client").click();
+    String drawing = "Specimen of the brand on a desktop";
+    assertThat(designer.frame(drawing).locator("h1")).hasText("A new client");
+    designer.field("Name").fill("Grebe & Sons");
+    assertThat(designer.frame(drawing).locator("h1")).hasText("Grebe & Sons");
+    designer.field("Logo").setInputFiles(LOGO);
+    assertThat(designer.region("Palette of the picture").getByRole(AriaRole.BUTTON).first())
+        .isVisible();
+    assertThat(designer.field("Colour 1")).hasValue("#22283a");
+    assertThat(designer.frame(drawing).locator("img").first()).isVisible();
+    designer.field("Headings").selectOption("Oswald, Impact, sans-serif");
+    assertThat(designer.frame(drawing).locator("h1"))
+        .hasCSS("font-family", Pattern.compile("^\"?Oswald.*"));
+    designer.field("Colour 3").fill("sea-ish");
+    assertThat(designer.region("Start sheet").getByRole(AriaRole.ALERT)).containsText("sea-ish");
+    designer.field("Colour 3").fill("#2f6f73");
+    designer.button("Start Grebe & Sons").click();
+    assertThat(designer.frame(SPECIMEN).locator("h1")).hasText("Grebe & Sons");
+    assertThat(designer.page().getByRole(AriaRole.COLUMNHEADER).filter(hasText("Grebe & Sons")))
+        .isVisible();
+    designer.go("/finishes?tab=contrast&look=grebe-sons");
+    assertThat(designer.region("Contrast")).containsText("none too faint");
+  }
+
+  private static Locator.FilterOptions hasText(String text) {
+    return new Locator.FilterOptions().setHasText(text);
+  }
+
+  @Test
+  @Order(2)
+  void theAccentIsChangedOnceAndSeenEverywhere() throws IOException {
+    designer.go("/finishes?look=tern-valley&page=tv-home");
+    assertThat(button(SPECIMEN)).hasCSS("background-color", "rgb(111, 156, 61)");
+    Page other = designer.page().context().newPage();
+    other.navigate(application.address() + "/sites/tern-valley/pages/tv-home");
+    Locator elsewhere =
+        other.frameLocator("iframe[title='" + PHONE + "']").locator("a.button").first();
+    assertThat(elsewhere).hasCSS("background-color", "rgb(111, 156, 61)");
+
+    cell("color.accent of Tern Valley Allotments").click();
+    assertThat(designer.region("Used with")).containsText("fails");
+    designer.field("color.accent of Tern Valley Allotments").fill("#2f5d34");
+    assertThat(button(SPECIMEN)).hasCSS("background-color", "rgb(47, 93, 52)");
+    assertThat(designer.region("Token in hand")).containsText("would become readable");
+    assertThat(designer.region("Token in hand"))
+        .containsText(Pattern.compile("Would change 2 nodes on 2 pages of 1 site"));
+    designer.page().keyboard().press("Enter");
+    assertThat(designer.button("Undo: set color.accent of Tern Valley Allotments")).isVisible();
+    assertThat(elsewhere).hasCSS("background-color", "rgb(47, 93, 52)");
+    other.close();
+
+    designer.go("/library");
+    designer.field("In the look of").selectOption("tern-valley");
+    assertThat(button("Split opening on a desktop")).hasCSS("background-color", "rgb(47, 93, 52)");
+    designer.go("/sites/tern-valley/pages/tv-home");
+    for (String frame : List.of(DESKTOP, TABLET, PHONE)) {
+      assertThat(button(frame)).hasCSS("background-color", "rgb(47, 93, 52)");
+    }
+    designer.go("/sites/tern-valley");
+    designer.region("Publishing").getByRole(AriaRole.BUTTON).click();
+    assertThat(designer.region("Publishing")).containsText("files written");
+    designer.go("/hosted/tern-valley/waiting-list/");
+    assertThat(designer.page().locator("a.button")).hasCSS("background-color", "rgb(47, 93, 52)");
+    assertThat(application.get("/hosted/tern-valley/style.css").body())
+        .contains("--color-accent:#2f5d34", "fonts/bitter.woff2")
+        .doesNotContain("literata");
+  }
+
+  @Test
+  @Order(3)
+  void theRulersAreDraggedAndTheDrawingFollows() {
+    designer.go("/finishes?token=t-accent&column=quillon-clocks&look=quillon-clocks");
+    assertThat(button(SPECIMEN)).hasCSS("background-color", "rgb(141, 47, 42)");
+    Locator hue = designer.field("Hue");
+    BoundingBox box = hue.boundingBox();
+    Page page = designer.page();
+    page.mouse().move(box.x + 12, box.y + box.height / 2);
+    page.mouse().down();
+    page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+    page.mouse().up();
+    assertThat(button(SPECIMEN)).not().hasCSS("background-color", "rgb(141, 47, 42)");
+    designer.button("Leave it as it was").click();
+    assertThat(button(SPECIMEN)).hasCSS("background-color", "rgb(141, 47, 42)");
+    designer.region("Lightness steps").getByRole(AriaRole.BUTTON).nth(2).click();
+    designer.button("Save").click();
+    assertThat(designer.button("Undo: set color.accent of Quillon Clock Repair")).isVisible();
+    page.keyboard().press("Control+z");
+    assertThat(cell("color.accent of Saltmarsh Ferries")).isVisible();
+    assertThat(button(SPECIMEN)).hasCSS("background-color", "rgb(141, 47, 42)");
+  }
+
+  @Test
+  @Order(4)
+  void aHeadingsUnexpectedColourIsFoundOnItsTrailAndMendedThere() {
+    designer.go("/sites/saltmarsh-ferries/pages/sf-home?node=sf-routes-h");
+    designer.set("Text colour", "{color.accent}");
+    Locator heading = designer.frame(DESKTOP).locator("h2").first();
+    assertThat(heading).hasCSS("color", "rgb(226, 161, 58)");
+    designer.page().getByLabel("Why text colour is so").click();
+    Locator trail = designer.region("Source trail of text colour");
+    assertThat(trail.getByRole(AriaRole.LISTITEM).first())
+        .containsText("Set here: {color.accent} (site’s own) = #e2a13a");
+    assertThat(trail).containsText("Inherited from Page: {color.text} (site’s own)");
+    designer.page().getByText("One step back: #16303f").click();
+    assertThat(heading).hasCSS("color", "rgb(22, 48, 63)");
+    trail.getByText("change the token").first().click();
+    assertThat(designer.region("Token in hand")).containsText("color.text");
+    assertThat(designer.region("Token in hand")).containsText("Saltmarsh Ferries");
+    designer.field("color.text of Saltmarsh Ferries").fill("#0b2638");
+    designer.page().keyboard().press("Enter");
+    assertThat(designer.button("Undo: set color.text of Saltmarsh Ferries")).isVisible();
+    designer.page().goBack();
+    assertThat(designer.frame(DESKTOP).locator("h2").first()).hasCSS("color", "rgb(11, 38, 56)");
+  }
+
+  @Test
+  @Order(5)
+  void aNamedStyleIsMadePutOnElsewhereAndChangedOnce() {
+    designer.go("/sites/saltmarsh-ferries/pages/sf-home?node=sf-route-h1");
+    designer.set("Letter spacing", "2px");
+    assertThat(designer.frame(DESKTOP).locator("h3").first()).hasCSS("letter-spacing", "2px");
+    designer.button("Make a named style").click();
+    designer.field("Name of the new style").fill("Island");
+    designer.page().keyboard().press("Enter");
+    assertThat(designer.field("Put a named style on")).isVisible();
+    assertThat(designer.region("Ladder")).containsText("Island");
+    designer.takeInHand("Inner Skerry");
+    designer
+        .field("Put a named style on")
+        .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Island"));
+    assertThat(designer.frame(PHONE).locator("h3").nth(1)).hasCSS("letter-spacing", "2px");
+    designer.go("/finishes?tab=styles&look=saltmarsh-ferries");
+    designer.region("Named styles").getByRole(AriaRole.BUTTON).filter(hasText("Island")).click();
+    assertThat(designer.region("Style in hand")).containsText("Letter spacing");
+    designer.set("Letter spacing", "4px");
+    assertThat(designer.button("Undo: set letter spacing of Island")).isVisible();
+    designer.go("/sites/saltmarsh-ferries/pages/sf-home?node=sf-route-h2");
+    assertThat(designer.frame(DESKTOP).locator("h3").nth(0)).hasCSS("letter-spacing", "4px");
+    assertThat(designer.frame(DESKTOP).locator("h3").nth(1)).hasCSS("letter-spacing", "4px");
+    designer.takeInHand("Gull Holm");
+    designer.button("Take its look").click();
+    designer.takeInHand("Long Sand");
+    designer.button("Lay “Gull Holm” on").click();
+    assertThat(designer.frame(DESKTOP).locator("h3").nth(2)).hasCSS("letter-spacing", "4px");
+    assertThat(designer.frame(DESKTOP).locator("h3").nth(2)).hasText("Long Sand");
+  }
+
+  @Test
+  @Order(6)
+  void aFailingContrastIsMendedFromTheSheet() {
+    designer.go("/finishes?tab=contrast&look=tern-valley");
+    Locator sheet = designer.region("Contrast");
+    assertThat(sheet).containsText("1 too faint");
+    sheet.getByText(Pattern.compile("Make color\\.accent\\.deep #")).click();
+    assertThat(sheet).containsText("none too faint");
+    designer.go("/finishes?tab=contrast&look=saltmarsh-ferries");
+    assertThat(sheet).containsText("on {color.overlay} over a picture");
+    assertThat(sheet.getByText("cannot be told")).hasCount(0);
+  }
+
+  @Test
+  @Order(7)
+  void theHousesFinishesAreReleasedToSomeSitesNowAndOthersLater() {
+    designer.go("/finishes");
+    cell("radius.button of House").click();
+    designer.field("radius.button of House").fill("15px");
+    designer.page().keyboard().press("Enter");
+    designer.button("Release revision 2").click();
+    Locator dialog = designer.page().getByRole(AriaRole.DIALOG);
+    assertThat(dialog).containsText("Would change");
+    dialog.getByLabel("Oakum Rope Museum").uncheck();
+    dialog.getByLabel("What is new").fill("Rounder buttons");
+    dialog.getByRole(AriaRole.BUTTON).filter(hasText("Release, and show at 4 sites")).click();
+    assertThat(dialog).hasCount(0);
+    assertThat(designer.region("Tokens")).containsText("shows revision 1");
+    designer.button("Bring sites up to date").click();
+    dialog.getByRole(AriaRole.BUTTON).filter(hasText("Show at 1 site")).click();
+    assertThat(designer.page().getByText("shows revision 1")).hasCount(0);
+    designer.go("/sites/saltmarsh-ferries/pages/sf-timetable");
+    assertThat(button(DESKTOP)).hasCSS("border-top-left-radius", "15px");
+  }
+
+  @Test
+  @Order(8)
+  void tokensAreAddedFoundRenamedAndDeletedByKeyboard() {
+    designer.go("/finishes");
+    designer.button("Add a token").press("Enter");
+    designer.field("Name").fill("color.brass");
+    designer.field("House’s value").fill("#b88a3e");
+    designer.page().keyboard().press("Enter");
+    designer.field("Find a token").fill("brass");
+    assertThat(designer.page().getByRole(AriaRole.ROWHEADER).filter(hasText("color.brass")))
+        .isVisible();
+    cell("color.brass of House").press("Enter");
+    designer.button("Rename").press("Enter");
+    designer.field("Name of the token").fill("color.metal");
+    designer.page().keyboard().press("Enter");
+    assertThat(designer.button("Undo: rename color.brass")).isVisible();
+    designer.field("Find a token").fill("metal");
+    designer.button("Delete or replace").press("Enter");
+    designer.button("Delete").press("Enter");
+    assertThat(designer.page().getByText("No token is called")).isVisible();
+    designer.field("Find a token").fill("");
+    cell("color.accent of House").press("Enter");
+    designer.button("Delete or replace").press("Enter");
+    designer.button("Delete").press("Enter");
+    assertThat(designer.region("Token in hand").getByRole(AriaRole.ALERT))
+        .containsText("It is still used by");
+  }
+
+  @Test
+  @Order(9)
+  void aTokensFileGoesOutAndComesInAgain() throws IOException {
+    designer.go("/finishes");
+    designer.button("Token files").click();
+    com.microsoft.playwright.Download taken =
+        designer
+            .page()
+            .waitForDownload(
+                () -> designer.page().getByText("Tokens, W3C Design Tokens Format").click());
+    Path file = java.nio.file.Files.createTempFile("house", ".tokens.json");
+    taken.saveAs(file);
+    String json = java.nio.file.Files.readString(file);
+    assertThat(json).contains("\"color\"", "\"$value\"");
+    java.nio.file.Files.writeString(file, json.replaceFirst("#[0-9a-f]{6}", "#123456"));
+    designer.field("Tokens file").setInputFiles(file);
+    assertThat(designer.page().getByText(Pattern.compile("tokens? brought in"))).isVisible();
+    Path wrong = java.nio.file.Files.createTempFile("timetable", ".json");
+    java.nio.file.Files.writeString(wrong, "09:40, 11:10");
+    designer.field("Tokens file").setInputFiles(wrong);
+    assertThat(designer.page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
+        .containsText("The file is not JSON");
+  }
+}
