@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { count, names, reachWords } from './count';
+import { count, names, reachWords, ratio } from './count';
 
 describe('count', () => {
   it('bends the word', () => {
@@ -23,5 +23,11 @@ describe('names', () => {
     expect(names([])).toBe('');
     expect(names(['a'])).toBe('a');
     expect(names(['a', 'b', 'c'])).toBe('a, b and c');
+  });
+
+  it('cuts a contrast ratio', () => {
+    expect(ratio(4.4966)).toBe('4.49');
+    expect(ratio(21)).toBe('21.00');
+    expect(ratio(0)).toBe('–');
   });
 });

@@ -23,3 +23,8 @@ export function when(instant: string): string {
     minute: '2-digit',
   });
 }
+
+/** A contrast ratio, cut and not rounded, so that 4.496 does not read as if it passed. */
+export function ratio(n: number): string {
+  return n > 0 ? (Math.floor(n * 100) / 100).toFixed(2) : '–';
+}

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { ratio } from '../../ui/count';
 import { FromPicture } from './FromPicture';
 import { Slider } from './Slider';
 import { Swatch } from './Swatch';
@@ -121,6 +122,7 @@ function Pairs({ pairs }: { pairs: readonly Schemas['ColourPair'][] }) {
         >
           <span
             aria-hidden
+            data-sample
             className="px-1.5 border border-line text-center"
             style={{
               color: pair.text,
@@ -133,7 +135,7 @@ function Pairs({ pairs }: { pairs: readonly Schemas['ColourPair'][] }) {
           <span className="text-soft truncate">
             as {pair.role}, {pair.places} {pair.places === 1 ? 'place' : 'places'}
           </span>
-          <span className="text-right">{pair.ratio > 0 ? pair.ratio.toFixed(2) : '–'}</span>
+          <span className="text-right">{ratio(pair.ratio)}</span>
           <Verdict verdict={pair.verdict} />
         </li>
       ))}

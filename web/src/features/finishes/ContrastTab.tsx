@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { count } from '../../ui/count';
+import { count, ratio } from '../../ui/count';
 import { Empty, Failed, Loading, Mark } from '../../ui/States';
 import { Verdict } from './ColourEditor';
 import { Measure } from './Measure';
@@ -106,6 +106,7 @@ function PairRow({ row, site, edit }: RowProps) {
       <td className="py-2 pr-3">
         <span
           aria-hidden
+          data-sample
           className="block px-2 py-1 border border-line truncate"
           style={{ color: row.textCss, background: row.groundCss, fontSize: row.large ? 20 : 14 }}
         >
@@ -116,7 +117,7 @@ function PairRow({ row, site, edit }: RowProps) {
         {row.text} <span className="text-soft">on {row.grounds}</span>
       </td>
       <td className="py-2 pr-4 text-right font-semibold">
-        {row.ratio > 0 ? row.ratio.toFixed(2) : '–'}
+        {ratio(row.ratio)}
         <span className="block font-normal text-soft text-[12px]">needs {row.least}</span>
       </td>
       <td className="py-2">
@@ -151,11 +152,11 @@ function PairRow({ row, site, edit }: RowProps) {
             <Swatch css={m.css} className="size-4" />
             {m.token ? (
               <Button look="quiet" onClick={() => void mend(m.token, m.css)}>
-                Make {m.name} {m.css} ({m.ratio.toFixed(2)})
+                Make {m.name} {m.css} ({ratio(m.ratio)})
               </Button>
             ) : (
               <span>
-                {m.css} as {m.what} would do ({m.ratio.toFixed(2)}); it is set at the spot
+                {m.css} as {m.what} would do ({ratio(m.ratio)}); it is set at the spot
               </span>
             )}
           </span>

@@ -109,7 +109,14 @@ export function FinishesScreen() {
           ))}
         </nav>
         <span className="ml-auto flex items-center gap-4 text-[13px]">
-          <span className="text-soft whitespace-nowrap">House, revision {table.revision}</span>
+          <Button
+            look="quiet"
+            onClick={() => {
+              setReleasing(true);
+            }}
+          >
+            House, revision {table.revision}
+          </Button>
           {table.draft && <Mark tone="local">draft not released</Mark>}
           <FilesMenu table={table} run={finishes.run} />
           {table.draft || behind.length > 0 ? (
@@ -124,7 +131,13 @@ export function FinishesScreen() {
           ) : null}
         </span>
       </header>
-      {tab === 'tokens' && <TokensTab {...shared} search={search} />}
+      {tab === 'tokens' && (
+        <TokensTab
+          {...shared}
+          search={search}
+          refresh={async () => (await finishes.query.refetch()).data}
+        />
+      )}
       {tab === 'styles' && <NamedStyles {...shared} search={search} />}
       {tab === 'schemes' && <Schemes {...shared} />}
       {tab === 'contrast' && <ContrastTab {...shared} />}

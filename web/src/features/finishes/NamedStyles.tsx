@@ -11,7 +11,9 @@ import { useDraft } from '../../workbench/useDraft';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
 import { WhereUsed } from './TokenDetail';
+import { ReachLine } from './ReachLine';
 import { Swatch } from './Swatch';
+import { useReach, type FinishesEdit } from './useFinishes';
 
 type Row = Schemas['StyleRow'];
 type Props = Parts & { search: URLSearchParams };
@@ -251,8 +253,24 @@ function Settings({ style, edit }: { style: Row; edit: Parts['edit'] }) {
   const [state, setState] = useState('normal');
   const [value, setValue] = useState('');
   const [problem, setProblem] = useState<Problem>();
-  const put = (setting: { property: string; device: string; state: string }, next: string) =>
-    edit({ type: 'SET_STYLE', site: style.site, style: style.id, ...setting, value: next });
+  const [trying, setTrying] = useState<FinishesEdit>();
+  const reach = useReach(trying);
+  const body = (
+    setting: { property: string; device: string; state: string },
+    next: string,
+  ): FinishesEdit => ({
+    type: 'SET_STYLE',
+    site: style.site,
+    style: style.id,
+    property: setting.property,
+    device: setting.device,
+    state: setting.state,
+    value: next,
+  });
+  const put = (setting: { property: string; device: string; state: string }, next: string) => {
+    setTrying(undefined);
+    return edit(body(setting, next));
+  };
   const form = style.may.find((p) => p.property === property)?.form ?? '';
   const add = async () => {
     const failed = await put({ property, device, state }, value);
@@ -268,6 +286,9 @@ function Settings({ style, edit }: { style: Row; edit: Parts['edit'] }) {
               key={`${setting.property} ${setting.device} ${setting.state}`}
               setting={setting}
               onSet={(next) => put(setting, next)}
+              onTry={(next) => {
+                setTrying(next === undefined ? undefined : body(setting, next));
+              }}
             />
           ))}
         </tbody>
@@ -328,6 +349,11 @@ function Settings({ style, edit }: { style: Row; edit: Parts['edit'] }) {
           value={value}
           onChange={(e) => {
             setValue(e.target.value);
+            setTrying(
+              e.target.value.trim() === ''
+                ? undefined
+                : body({ property, device, state }, e.target.value),
+            );
           }}
         />
         <Button type="submit" disabled={value.trim() === ''}>
@@ -339,6 +365,11 @@ function Settings({ style, edit }: { style: Row; edit: Parts['edit'] }) {
           </p>
         )}
       </form>
+      {trying && (
+        <div aria-label="Reach of the setting" role="group" className="mt-3 min-h-10">
+          {reach.data && <ReachLine reach={reach.data.reach} />}
+        </div>
+      )}
     </>
   );
 }
@@ -346,9 +377,11 @@ function Settings({ style, edit }: { style: Row; edit: Parts['edit'] }) {
 type SettingProps = {
   setting: Schemas['SettingView'];
   onSet: (value: string) => Promise<Problem | undefined>;
+  /** Told what is being typed; nothing once it is left. */
+  onTry: (value: string | undefined) => void;
 };
 
-function SettingRow({ setting, onSet }: SettingProps) {
+function SettingRow({ setting, onSet, onTry }: SettingProps) {
   const draft = useDraft(setting.value, onSet);
   const where = [setting.device, setting.state].filter((w) => w !== 'desktop' && w !== 'normal');
   const title = `${setting.label}${where.length > 0 ? `, ${where.join(', ')}` : ''}`;
@@ -369,11 +402,15 @@ function SettingRow({ setting, onSet }: SettingProps) {
             aria-invalid={draft.problem !== undefined}
             onChange={(e) => {
               draft.typed(e.target.value);
+              onTry(e.target.value);
             }}
             onBlur={() => void draft.leave()}
             onKeyDown={(e) => {
               if (e.key === 'Enter') void draft.commit();
-              else if (e.key === 'Escape') draft.drop();
+              else if (e.key === 'Escape') {
+                draft.drop();
+                onTry(undefined);
+              }
             }}
           />
           <Button look="quiet" aria-label={`Remove ${title}`} onClick={() => void onSet('')}>

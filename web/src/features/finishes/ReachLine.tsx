@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { count, names } from '../../ui/count';
+import { count, names, ratio } from '../../ui/count';
 import { Mark } from '../../ui/States';
 
 type Reach = Schemas['ReachView'];
@@ -59,7 +59,7 @@ function Flips({ flips, lost }: { flips: readonly Schemas['FlipView'][]; lost: b
             </Link>{' '}
             <span className="text-soft">
               {!flip.states.includes('normal') && `${flip.states.join(', ')}, `}
-              {flip.before.toFixed(2)} → {flip.after.toFixed(2)}, needs {flip.least}
+              {ratio(flip.before)} → {ratio(flip.after)}, needs {flip.least}
             </span>
           </li>
         ))}

@@ -56,7 +56,9 @@ export function ReleaseSheet({ table, run, onClose }: Props) {
       title={
         table.draft
           ? `Release revision ${next} of the house’s finishes`
-          : `Bring sites to revision ${next}`
+          : open.length > 0
+            ? `Bring sites to revision ${next}`
+            : 'Revisions of the house’s finishes'
       }
     >
       {table.draft && (
@@ -73,56 +75,68 @@ export function ReleaseSheet({ table, run, onClose }: Props) {
       )}
       {plan.error && <Failed error={plan.error} />}
       {!plan.data && <p className="text-soft">Working out what would change…</p>}
-      <ul className="border-t border-line max-h-[46vh] overflow-y-auto">
-        {open.map((site) => (
-          <li
-            key={site.id}
-            className="grid grid-cols-[220px_minmax(0,1fr)] gap-4 border-b border-hair py-2"
-          >
-            <label className="flex items-start gap-2 font-medium">
-              <input
-                type="checkbox"
-                className="accent-verdigris mt-1"
-                checked={!left.has(site.id)}
-                onChange={(e) => {
-                  const set = new Set(left);
-                  if (e.target.checked) set.delete(site.id);
-                  else set.add(site.id);
-                  setLeft(set);
-                }}
-              />
-              <span>
-                {site.name}
-                <span className="block font-normal text-soft">shows revision {site.from}</span>
-              </span>
-            </label>
-            <div className="text-[13px]">
-              <ReachLine reach={site.reach} />
-            </div>
-          </li>
-        ))}
-      </ul>
+      {open.length > 0 && (
+        <ul className="border-t border-line max-h-[46vh] overflow-y-auto">
+          {open.map((site) => (
+            <li
+              key={site.id}
+              className="grid grid-cols-[220px_minmax(0,1fr)] gap-4 border-b border-hair py-2"
+            >
+              <label className="flex items-start gap-2 font-medium">
+                <input
+                  type="checkbox"
+                  className="accent-verdigris mt-1"
+                  checked={!left.has(site.id)}
+                  onChange={(e) => {
+                    const set = new Set(left);
+                    if (e.target.checked) set.delete(site.id);
+                    else set.add(site.id);
+                    setLeft(set);
+                  }}
+                />
+                <span>
+                  {site.name}
+                  <span className="block font-normal text-soft">shows revision {site.from}</span>
+                </span>
+              </label>
+              <div className="text-[13px]">
+                <ReachLine reach={site.reach} />
+              </div>
+            </li>
+          ))}
+        </ul>
+      )}
       {problem && (
         <p role="alert" className="text-brick mt-3">
           {problem}
         </p>
       )}
-      <div className="mt-5 flex items-center justify-end gap-3">
-        <span className="mr-auto text-soft">
-          Sites that are left out go on as they are. Nothing is published by this.
-        </span>
-        <Button onClick={onClose}>Not now</Button>
-        <Button
-          look="main"
-          disabled={table.draft ? note.trim() === '' : chosen.length === 0}
-          onClick={() => void (table.draft ? release() : adopt())}
-        >
-          {table.draft
-            ? `Release, and show at ${count(chosen.length, 'site')}`
-            : `Show at ${count(chosen.length, 'site')}`}
-        </Button>
-      </div>
+      {!table.draft && plan.data && open.length === 0 && (
+        <p className="text-soft">Every site shows revision {table.revision}.</p>
+      )}
+      {(table.draft || open.length > 0) && (
+        <div className="mt-5 flex items-center justify-end gap-3">
+          <span className="mr-auto text-soft">
+            Sites that are left out go on as they are. Nothing is published by this.
+          </span>
+          <Button onClick={onClose}>Not now</Button>
+          <Button
+            look="main"
+            disabled={table.draft ? note.trim() === '' : chosen.length === 0}
+            onClick={() => void (table.draft ? release() : adopt())}
+          >
+            {table.draft
+              ? `Release, and show at ${count(chosen.length, 'site')}`
+              : `Show at ${count(chosen.length, 'site')}`}
+          </Button>
+        </div>
+      )}
       <History table={table} run={run} />
+      {!table.draft && open.length === 0 && (
+        <div className="mt-5 flex justify-end">
+          <Button onClick={onClose}>Close</Button>
+        </div>
+      )}
     </Sheet>
   );
 }
@@ -130,7 +144,6 @@ export function ReleaseSheet({ table, run, onClose }: Props) {
 function History({ table, run }: Pick<Props, 'table' | 'run'>) {
   const [site, setSite] = useState(table.sites[0]?.id ?? '');
   const [problem, setProblem] = useState('');
-  if (table.revisions.length < 2) return null;
   const shown = table.sites.find((s) => s.id === site)?.revision;
   const show = async (revision: number) => {
     const failed = await run(() =>

@@ -21,6 +21,8 @@ export type Hand = {
 
 type Props = {
   table: Table;
+  /** The site in whose look the specimen is drawn; its column is kept in sight. */
+  look: string;
   hand: Hand;
   problem: string;
   edit: Parts['edit'];
@@ -62,7 +64,13 @@ function groups(tokens: readonly TokenRow[]): { title: string; tokens: TokenRow[
 }
 
 /** Tokens as rows, the house and every client as columns. */
-export function TokenTable({ table, hand, problem, edit, onTake }: Props) {
+export function TokenTable({ table, look, hand, problem, edit, onTake }: Props) {
+  const heads = useRef<HTMLTableRowElement>(null);
+  useEffect(() => {
+    heads.current
+      ?.querySelector(`[data-column="${CSS.escape(look)}"]`)
+      ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  }, [look]);
   const [wanted, setWanted] = useState('');
   const [adding, setAdding] = useState(false);
   const search = wanted.trim().toLowerCase();
@@ -123,13 +131,14 @@ export function TokenTable({ table, hand, problem, edit, onTake }: Props) {
             ))}
           </colgroup>
           <thead>
-            <tr className="text-left align-bottom">
+            <tr ref={heads} className="text-left align-bottom">
               <th className="sticky top-0 left-0 z-20 bg-paper border-y border-ink pl-5 pr-2 py-1.5 font-semibold">
                 Token
               </th>
               {columns.map((column) => (
                 <th
                   key={column.id}
+                  data-column={column.id}
                   scope="col"
                   className="sticky top-0 z-10 bg-paper border-y border-ink px-2 py-1.5 font-semibold leading-tight"
                 >
@@ -232,7 +241,7 @@ function TokenCell({ token, column, columnName, hand, problem, onTake }: CellPro
       : '';
   const worth =
     cell.value === '' || cell.value === cell.css ? cell.css : `${cell.value} = ${cell.css}`;
-  const said = problem !== '' && hand.typing ? problem : refused;
+  const said = refused !== '' ? refused : hand.typing ? problem : '';
   return (
     <td
       data-cell
@@ -265,7 +274,7 @@ function TokenCell({ token, column, columnName, hand, problem, onTake }: CellPro
             }}
             onBlur={(e) => {
               const stays = e.relatedTarget?.closest('[aria-label="Detail and specimen"]');
-              if (hand.typing && !stays) {
+              if (hand.typing && !stays && refused === '') {
                 void hand.commit(hand.value).then((p) => {
                   setRefused(p?.message ?? '');
                 });

@@ -1,4 +1,5 @@
 import { useCallback, useMemo, useState } from 'react';
+import { Problem } from '../../api/client';
 import { useSites } from '../sites/useSites';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
@@ -6,12 +7,19 @@ import { quickCss } from './quickCss';
 import { SpecimenPane } from './SpecimenPane';
 import { TokenDetail } from './TokenDetail';
 import { TokenTable } from './TokenTable';
-import { useTry, type FinishesEdit } from './useFinishes';
+import { useTry, type FinishesEdit, type Table } from './useFinishes';
 
-type Props = Parts & { search: URLSearchParams };
+type Props = Parts & {
+  search: URLSearchParams;
+  /** Fetches the table anew. */
+  refresh: () => Promise<Table | undefined>;
+};
+
+/** What is typed into a cell, on which value; kept until it is saved or left. */
+type Typed = { place: string; value: string; bySlider: boolean; on: string };
 
 /** Tokens as rows, the house and the clients as columns, and a specimen that follows the hand. */
-export function TokensTab({ table, look, edit, set, search }: Props) {
+export function TokensTab({ table, look, edit, set, search, refresh }: Props) {
   const sites = useSites();
   const wantedToken = search.get('token') ?? '';
   const token = table.tokens.find((t) => t.id === wantedToken || t.name === wantedToken);
@@ -19,20 +27,30 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
   const page = search.get('page') ?? '';
   const pages = sites.data?.find((site) => site.id === look)?.pages ?? [];
   const stands = token && (column === '' ? token.house.value : (token.sites[column]?.value ?? ''));
-  const place = `${token?.id ?? ''} ${column} ${stands ?? ''}`;
-  const [typed, setTyped] = useState<{ place: string; value: string; bySlider: boolean }>();
-  const value = typed?.place === place ? typed.value : undefined;
+  const place = `${token?.id ?? ''} ${column}`;
+  const [typed, setTyped] = useState<Typed>();
+  const here = typed?.place === place ? typed : undefined;
+  const value = here?.value;
   const type = useCallback(
     (next: string | undefined, bySlider = false) => {
-      setTyped(next === undefined ? undefined : { place, value: next, bySlider });
+      setTyped((before) =>
+        next === undefined
+          ? undefined
+          : {
+              place,
+              value: next,
+              bySlider,
+              on: before?.place === place ? before.on : (stands ?? ''),
+            },
+      );
     },
-    [place],
+    [place, stands],
   );
 
   const candidate = useMemo<FinishesEdit | undefined>(
     () =>
       token && value !== undefined && value !== stands
-        ? { type: 'VALUE', site: column, token: token.id, value, expected: stands ?? '' }
+        ? { type: 'VALUE', site: column, token: token.id, value }
         : undefined,
     [token, column, value, stands],
   );
@@ -53,10 +71,13 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
   const commit = async (wanted: string) => {
     if (!token) return undefined;
     // A ruler gives coordinates; what is kept is the colour that they come to.
-    const hex = typed?.bySlider && tried?.of === wanted ? tried.result.colour?.hex : undefined;
+    const hex = here?.bySlider && tried?.of === wanted ? tried.result.colour?.hex : undefined;
     const next = hex ?? wanted;
+    const leave = () => {
+      setTyped((now) => (now?.place === place ? undefined : now));
+    };
     if (next === stands) {
-      setTyped(undefined);
+      leave();
       return undefined;
     }
     const problem = await edit({
@@ -64,10 +85,21 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
       site: column,
       token: token.id,
       value: next,
-      expected: stands ?? '',
+      expected: here?.on ?? stands ?? '',
     });
-    if (problem) type(next);
-    else setTyped(undefined);
+    if (!problem) leave();
+    else if (problem.stale) {
+      // What is typed stays; once the newer value is in sight, Enter may replace it.
+      const newest = await refresh();
+      const now = newest?.tokens.find((t) => t.id === token.id);
+      const on = column === '' ? now?.house.value : now?.sites[column]?.value;
+      setTyped({ place, value: next, bySlider: false, on: on ?? '' });
+      return new Problem(
+        problem.status,
+        problem.title,
+        `Somebody else, or another tab, made it ${on === '' ? 'as the house' : (on ?? 'something else')} meanwhile. Enter puts yours in its place, Esc leaves theirs.`,
+      );
+    }
     return problem;
   };
 
@@ -83,6 +115,7 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
     <div className="grid grid-cols-[minmax(0,1fr)_420px] min-h-0">
       <TokenTable
         table={table}
+        look={look}
         hand={hand}
         problem={candidate ? (tried?.result.problem ?? '') : ''}
         edit={edit}
@@ -123,7 +156,7 @@ export function TokensTab({ table, look, edit, set, search }: Props) {
               onChange={(e) => {
                 set({ page: e.target.value });
               }}
-              className="border border-line bg-sheet px-1.5 py-1 rounded-[2px] text-[13px] min-w-0 flex-1"
+              className="border border-line bg-sheet px-1.5 py-1 rounded-[2px] text-[13px] min-w-28 flex-1"
             >
               <option value="">specimen</option>
               {pages.map((p) => (

@@ -26,6 +26,8 @@ class FinishesTest {
   private static final String PHONE = "Phone, 390 px wide";
   private static final String SPECIMEN = "Specimen on a desktop";
   private static final Path LOGO = Path.of("../server/src/main/resources/demo/quillon-logo.svg");
+  private static final Path FONT =
+      Path.of("/usr/share/fonts/truetype/liberation/LiberationSansNarrow-Bold.ttf");
   private static Application application;
   private static Designer designer;
 
@@ -265,7 +267,7 @@ class FinishesTest {
     designer.button("Delete or replace").press("Enter");
     designer.button("Delete").press("Enter");
     assertThat(designer.region("Token in hand").getByRole(AriaRole.ALERT))
-        .containsText("It is still used by");
+        .containsText("is still used by");
   }
 
   @Test
@@ -290,5 +292,41 @@ class FinishesTest {
     designer.field("Tokens file").setInputFiles(wrong);
     assertThat(designer.page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
         .containsText("The file is not JSON");
+  }
+
+  /** Outside check: Chromium takes the client's TrueType file from where it is served. */
+  @Test
+  @Order(10)
+  void aClientsOwnFontFileIsBroughtInAndDrawn() {
+    designer.go("/finishes?tab=typefaces&look=quillon-clocks");
+    designer.field("Font file").setInputFiles(FONT);
+    designer.button("Bring the font in").click();
+    Locator own = designer.region("Typefaces");
+    assertThat(own.getByRole(AriaRole.ALERT)).containsText("Note the licence");
+    designer.field("Note of the licence").fill("OFL 1.1, may be served");
+    designer.button("Bring the font in").click();
+    assertThat(own).containsText("truetype");
+    designer.go("/finishes?token=t-heading-font&column=quillon-clocks&look=quillon-clocks");
+    designer
+        .region("Families")
+        .getByRole(AriaRole.BUTTON)
+        .filter(hasText("Liberation Sans Narrow"))
+        .click();
+    assertThat(designer.frame(SPECIMEN).locator("h1"))
+        .hasCSS("font-family", Pattern.compile("^\"?Liberation Sans Narrow.*"));
+    designer.button("Save").click();
+    assertThat(designer.button("Undo: set font.heading of Quillon Clock Repair")).isVisible();
+    Object loaded =
+        designer
+            .content(SPECIMEN)
+            .evaluate(
+                """
+                async () => {
+                  await document.fonts.ready;
+                  return [...document.fonts].some((face) =>
+                    face.family.includes('Liberation Sans Narrow') && face.status === 'loaded');
+                }
+                """);
+    assertThat(loaded).isEqualTo(true);
   }
 }

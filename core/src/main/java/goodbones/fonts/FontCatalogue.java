@@ -29,6 +29,9 @@ public final class FontCatalogue {
           new FontFamily("Oswald", FontClass.DISPLAY, 200, 700, 0.465, "Impact, sans-serif"),
           new FontFamily("Caveat", FontClass.SCRIPT, 400, 700, 0.445, "Segoe Script, cursive"));
 
+  private static final double NARROW = 0.45;
+  private static final double WIDE = 0.62;
+
   /** Names of well-known families that do not say what they are; from memory. */
   private static final Map<String, FontClass> WELL_KNOWN =
       Map.ofEntries(
@@ -100,6 +103,20 @@ public final class FontCatalogue {
       return FontClass.SCRIPT;
     }
     return !sans && rest.matches(".*(^|[ ,])serif$") ? FontClass.SERIF : FontClass.SANS;
+  }
+
+  /**
+   * How wide a family runs, as far as its name says so.
+   *
+   * @return the average width of a character in em, as the shipped families of that sort have it; 0
+   *     if the name says nothing
+   */
+  public static double widthOf(String name) {
+    String lower = name.toLowerCase(Locale.ROOT);
+    if (lower.matches(".*(condensed|narrow|compressed).*")) {
+      return NARROW;
+    }
+    return lower.matches(".*(extended|expanded|wide).*") ? WIDE : 0;
   }
 
   /**

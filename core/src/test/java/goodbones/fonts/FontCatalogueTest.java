@@ -29,6 +29,12 @@ class FontCatalogueTest {
     assertThat(FontCatalogue.nearest(FontClass.SERIF, 300, 0.51).name())
         .isEqualTo("Source Serif 4");
     assertThat(FontCatalogue.nearest(FontClass.SANS, 400, 0.6).name()).isEqualTo("Work Sans");
+    assertThat(
+            FontCatalogue.nearest(FontClass.SANS, 400, FontCatalogue.widthOf("Grot Narrow")).name())
+        .isEqualTo("Source Sans 3");
+    assertThat(
+            FontCatalogue.nearest(FontClass.SANS, 400, FontCatalogue.widthOf("Grot Wide")).name())
+        .isEqualTo("Work Sans");
   }
 
   @Test

@@ -2,6 +2,7 @@ package goodbones.style;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Kind;
 import goodbones.document.Node;
@@ -10,6 +11,7 @@ import goodbones.document.State;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
+import goodbones.testing.Trees;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -145,5 +147,33 @@ class CascadeTest {
     assertThat(size.trail())
         .extracting(Candidate::source)
         .startsWith(Layer.Source.LOCAL, Layer.Source.PIECE);
+  }
+
+  @Test
+  void theTrailsWinnerIsTheValueThatTheRendererTakes() {
+    for (long seed = 0; seed < 60; seed++) {
+      Node page =
+          Node.of(NodeId.of("page"), Kind.PAGE, "")
+              .withChildren(
+                  List.of(new Trees(seed, "w").section(), new Trees(seed, "v").section()));
+      Cascade cascade = new Cascade(page, STORED, new SiteFinishes(FINISHES, Map.of()));
+      long failing = seed;
+      page.walk(
+          node -> {
+            for (StyleProperty property : Catalogue.styles(node.kind())) {
+              for (Device device : Device.values()) {
+                for (State state : Catalogue.states(node.kind())) {
+                  Candidate shown = cascade.computed(node, property, device, state).won();
+                  assertThat(cascade.won(node, property, device, state))
+                      .as("seed %d, %s of %s", failing, property, node.id())
+                      .isEqualTo(shown);
+                  cascade
+                      .declared(node, property, device, state)
+                      .ifPresent(written -> assertThat(written).isEqualTo(shown));
+                }
+              }
+            }
+          });
+    }
   }
 }

@@ -310,7 +310,7 @@ class LooksApiTest {
     JsonNode missing = api.read("/api/fonts?site=saltmarsh-ferries").body().path("missing").get(0);
     assertThat(missing.path("family").asString()).isEqualTo("Clarendon");
     assertThat(missing.path("substitute").asString()).isIn("Rokkitt", "Bitter");
-    assertThat(missing.path("why").asString()).isEqualTo("the nearest slab");
+    assertThat(missing.path("why").asString()).isEqualTo("the nearest slab in weight 600");
     api.write("/api/finishes/undo", Map.of());
   }
 

@@ -27,17 +27,18 @@ class ClientFont {
     this.family = file.family();
     this.least = file.least();
     this.greatest = file.greatest();
-    this.format = file.format();
-    this.fileName = id + "." + ending(file.format());
+    this.format = cssFormat(file.format());
+    this.fileName = id + "." + file.format();
     this.licence = licence;
     this.bytes = bytes.clone();
   }
 
-  private static String ending(String format) {
-    return switch (format) {
-      case "woff2" -> "woff2";
-      case "opentype" -> "otf";
-      default -> "ttf";
+  /** The word of CSS Fonts 4, section 4.3.1, for a file's ending. */
+  private static String cssFormat(String ending) {
+    return switch (ending) {
+      case "ttf" -> "truetype";
+      case "otf" -> "opentype";
+      default -> ending;
     };
   }
 

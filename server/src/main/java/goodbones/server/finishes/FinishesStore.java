@@ -8,6 +8,7 @@ import goodbones.server.problems.BadInput;
 import goodbones.style.Finishes;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
+import goodbones.style.TokenProblem;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -297,11 +298,32 @@ public class FinishesStore {
   private Step carryOut(Step step) {
     AllFinishes before = all();
     AllFinishes.Edited edited = before.after(step);
+    requireShowable(step, edited.finishes());
     write(step);
     FinishesDraft draft = kept();
     draft.write(DocumentJson.write(edited.finishes().house()));
     drafts.save(draft);
     return edited.inverse();
+  }
+
+  /** A site goes on showing the revision that it has adopted, so its own must be sound on that. */
+  private void requireShowable(Step step, AllFinishes after) {
+    if (step instanceof Step.Site site) {
+      int adopted = adopted(site.siteId());
+      try {
+        after.on(site.siteId(), revision(adopted)).requireSound();
+      } catch (TokenProblem problem) {
+        throw new TokenProblem(
+            "The site shows revision "
+                + adopted
+                + " of the finishes, and there: "
+                + problem.getMessage()
+                + ". Bring the site to a revision that has it first",
+            problem.chain());
+      }
+    } else if (step instanceof Step.Several several) {
+      several.steps().forEach(each -> requireShowable(each, after));
+    }
   }
 
   private void write(Step step) {

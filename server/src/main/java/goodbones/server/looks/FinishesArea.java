@@ -36,6 +36,7 @@ import goodbones.server.sites.Sites;
 import goodbones.server.workbench.Frames;
 import goodbones.style.Finishes;
 import goodbones.style.NamedStyle;
+import goodbones.style.Scheme;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenProblem;
@@ -52,7 +53,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -66,6 +66,7 @@ class FinishesArea {
   private static final int MOST_PAIRS = 12;
   private static final int MOST_USES = 200;
   private static final int MOST_USERS = 6;
+  private static final String REPLACE = "put another token in its place instead";
   private final FinishesStore store;
   private final Sites sites;
   private final Pieces pieces;
@@ -298,33 +299,72 @@ class FinishesArea {
   public FinishesViews.Table edit(FinishesEditRequest request) {
     AllFinishes all = store.all();
     StepReader.Read read = reader(all).read(request);
-    requireUnused(request, all);
+    if (request.type() == FinishesEditRequest.Type.REMOVE_TOKEN) {
+      // Said before the finishes themselves find an alias that leads nowhere.
+      String id = token(request);
+      refuseIfUsed(
+          all.house().token(id).map(Token::name).orElse(id), users.ofToken(id, all), REPLACE);
+    }
     store.edit(read.step(), read.label());
+    requireNothingMissed(all);
     return table();
   }
 
-  private void requireUnused(FinishesEditRequest request, AllFinishes all) {
-    List<String> there =
-        switch (request.type()) {
-          case REMOVE_TOKEN -> users.ofToken(Objects.requireNonNull(request.token()), all);
-          case REMOVE_STYLE -> users.ofStyle(Objects.requireNonNull(request.style()), all);
-          case REMOVE_SCHEME -> users.ofScheme(Objects.requireNonNull(request.scheme()));
-          default -> List.of();
-        };
+  /**
+   * Refuses what took something away that is still in use; the transaction takes the edit back.
+   *
+   * @param before the finishes as they were
+   */
+  void requireNothingMissed(AllFinishes before) {
+    AllFinishes after = store.all();
+    for (Token token : before.house().tokens()) {
+      if (after.house().token(token.id()).isEmpty()) {
+        refuseIfUsed(token.name(), users.ofToken(token.id(), after), REPLACE);
+      }
+    }
+    for (Scheme scheme : before.house().schemes()) {
+      if (after.house().scheme(scheme.id()).isEmpty()) {
+        refuseIfUsed(
+            "The scheme “" + scheme.name() + "”",
+            users.ofScheme(scheme.id()),
+            "let the sections take another first");
+      }
+    }
+    List<NamedStyle> styles = new ArrayList<>(before.house().namedStyles());
+    before.sites().values().forEach(own -> styles.addAll(own.styles().values()));
+    for (NamedStyle style : styles) {
+      boolean there =
+          after.house().namedStyle(style.id()).isPresent()
+              || after.sites().values().stream().anyMatch(o -> o.styles().containsKey(style.id()));
+      if (!there) {
+        refuseIfUsed(
+            "The style “" + style.name() + "”",
+            users.ofStyle(style.id(), after),
+            "take it off there first");
+      }
+    }
+  }
+
+  private static void refuseIfUsed(String what, List<String> there, String mend) {
     if (!there.isEmpty()) {
-      boolean token = request.type() == FinishesEditRequest.Type.REMOVE_TOKEN;
+      String more =
+          there.size() > MOST_USERS ? " and " + (there.size() - MOST_USERS) + " more" : "";
       throw new BadInput(
           "token",
-          "It is still used by "
+          what
+              + " is still used by "
               + there.stream().limit(MOST_USERS).collect(Collectors.joining(", "))
-              + (there.size() > MOST_USERS ? " and " + (there.size() - MOST_USERS) + " more" : "")
-              + (token ? ": put another token in its place instead" : ": take it off there first"));
+              + more
+              + ": "
+              + mend);
     }
   }
 
   @Transactional
   public FinishesViews.Table turn(History.Way way) {
+    AllFinishes before = store.all();
     store.turn(way);
+    requireNothingMissed(before);
     return table();
   }
 

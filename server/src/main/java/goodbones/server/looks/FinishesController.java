@@ -144,9 +144,11 @@ class FinishesController {
       return new FinishesViews.Imported(read.tokens().size(), read.notes());
     }
     TokensImport.ForSite taken = TokensImport.intoSite(store.draftFor(site), read);
-    store.edit(
-        new Step.Site(site, taken.values(), Map.of()),
-        "bring in a tokens file for " + sites.get(site).name());
+    if (!taken.values().isEmpty()) {
+      store.edit(
+          new Step.Site(site, taken.values(), Map.of()),
+          "bring in a tokens file for " + sites.get(site).name());
+    }
     return new FinishesViews.Imported(taken.values().size(), taken.notes());
   }
 }

@@ -16,6 +16,7 @@ import goodbones.survey.Impact;
 import goodbones.survey.Place;
 import goodbones.survey.SiteLook;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -40,15 +41,31 @@ class Reaching {
 
   /** The difference that other finishes would make at a site. */
   Impact impact(String siteId, SiteFinishes before, SiteFinishes after) {
-    boolean valuesOnly =
-        before.namedStyles().equals(after.namedStyles())
-            && before.house().schemes().equals(after.house().schemes())
+    boolean sameElsewhere =
+        before.house().schemes().equals(after.house().schemes())
             && before.house().defaults().equals(after.house().defaults());
-    if (valuesOnly) {
-      SiteLook look = looks.of(siteId, before);
+    SiteLook look = looks.of(siteId, before);
+    if (sameElsewhere && before.namedStyles().equals(after.namedStyles())) {
       return Impact.ofValues(look, before, after, measures.pixels(siteId));
     }
-    return Impact.ofAll(looks.shown(siteId), before, after, measures.pixels(siteId));
+    Map<String, Shown> pages = looks.shown(siteId);
+    if (sameElsewhere
+        && before.ownValues().equals(after.ownValues())
+        && before.tokens().equals(after.tokens())) {
+      Set<String> concerned = new HashSet<>();
+      changedStyles(before, after).forEach(id -> concerned.addAll(look.pagesWithStyle(id)));
+      pages.keySet().retainAll(concerned);
+    }
+    return Impact.ofAll(pages, before, after, measures.pixels(siteId));
+  }
+
+  /** The named styles that are not as they were, with those that build on them. */
+  private static Set<String> changedStyles(SiteFinishes before, SiteFinishes after) {
+    Set<String> changed = new HashSet<>();
+    before.namedStyles().forEach(style -> changed.add(style.id()));
+    after.namedStyles().forEach(style -> changed.add(style.id()));
+    changed.removeIf(id -> before.withBases(id).equals(after.withBases(id)));
+    return changed;
   }
 
   /** One view of what is changed at several sites. */
