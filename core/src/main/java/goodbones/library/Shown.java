@@ -1,15 +1,18 @@
 package goodbones.library;
 
+import goodbones.document.Aspect;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
+import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import goodbones.style.Layer;
 import goodbones.style.OwnValues;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -101,12 +104,30 @@ public record Shown(Node root, Map<NodeId, Origin> origins) implements OwnValues
     }
     String revision = from.pieceId() + " " + from.revision();
     List<Layer> layers = new ArrayList<>();
-    LocalKey local = new LocalKey(node.id().inner(), goodbones.document.Aspect.style(key));
+    LocalKey local = new LocalKey(node.id().inner(), Aspect.style(key));
     if (from.changed().contains(local)) {
       layers.add(new Layer(Layer.Source.LOCAL, "", value));
     }
     Optional.ofNullable(from.libraryNode().get().styles().get(key))
         .ifPresent(v -> layers.add(new Layer(Layer.Source.PIECE, revision, v)));
     return layers;
+  }
+
+  @Override
+  public Set<StyleProperty> properties(Node node) {
+    Set<StyleProperty> properties = EnumSet.noneOf(StyleProperty.class);
+    node.styles().keySet().forEach(key -> properties.add(key.property()));
+    origin(node.id())
+        .ifPresent(
+            from -> {
+              from.libraryNode()
+                  .ifPresent(n -> n.styles().keySet().forEach(k -> properties.add(k.property())));
+              for (LocalKey local : from.changed()) {
+                if (local.aspect() instanceof Aspect.Style style) {
+                  properties.add(style.key().property());
+                }
+              }
+            });
+    return properties;
   }
 }

@@ -10,10 +10,12 @@ import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,6 +39,8 @@ public final class Cascade {
   private final Map<NodeId, Node> parents = new HashMap<>();
   private final Map<NodeId, SiteFinishes> scopes = new HashMap<>();
   private final Map<NodeId, List<NamedStyle>> named = new HashMap<>();
+  private final Map<NodeId, Set<StyleProperty>> said = new HashMap<>();
+  private final Map<Kind, Set<StyleProperty>> defaulted = new EnumMap<>(Kind.class);
   private final Map<Device, Map<NodeId, Map<StyleProperty, Candidate>>> inherited =
       new EnumMap<>(Device.class);
 
@@ -179,6 +183,9 @@ public final class Cascade {
   }
 
   private boolean own(Node node, StyleProperty property, Device device, State state, Sink sink) {
+    if (!said(node).contains(property)) {
+      return true;
+    }
     for (Device at : device.andWider()) {
       StyleKey key = new StyleKey(property, at, state);
       boolean nearest = true;
@@ -199,6 +206,32 @@ public final class Cascade {
       }
     }
     return true;
+  }
+
+  /** The properties of which the node itself or a named style says anything. */
+  private Set<StyleProperty> said(Node node) {
+    Set<StyleProperty> known = said.get(node.id());
+    if (known == null) {
+      Set<StyleProperty> properties = EnumSet.noneOf(StyleProperty.class);
+      properties.addAll(own.properties(node));
+      named(node)
+          .forEach(style -> style.styles().keySet().forEach(key -> properties.add(key.property())));
+      known = properties;
+      said.put(node.id(), known);
+    }
+    return known;
+  }
+
+  private Set<StyleProperty> defaulted(Kind kind) {
+    return defaulted.computeIfAbsent(
+        kind,
+        k -> {
+          Set<StyleProperty> properties = EnumSet.noneOf(StyleProperty.class);
+          finishes.house().defaults().getOrDefault(k, NOTHING).keySet().stream()
+              .map(StyleKey::property)
+              .forEach(properties::add);
+          return properties;
+        });
   }
 
   /** The named styles of a node with what they build on, strongest first. */
@@ -257,7 +290,7 @@ public final class Cascade {
       String label,
       Sink sink) {
     Map<StyleKey, StyleValue> defaults = finishes.house().defaults().getOrDefault(kind, NOTHING);
-    if (defaults.isEmpty()) {
+    if (!defaulted(kind).contains(property)) {
       return true;
     }
     for (Device at : device.andWider()) {
