@@ -1,0 +1,75 @@
+package goodbones.server.pictures;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import goodbones.server.problems.BadInput;
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+
+class RasterTest {
+  private static Picture svg(String body) {
+    String text =
+        "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 400 100\">" + body + "</svg>";
+    return new Picture(
+        "p", "p.svg", "image/svg+xml", 400, 100, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Picture png(int width, int height, Color left, Color right) throws IOException {
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    var graphics = image.createGraphics();
+    graphics.setColor(left);
+    graphics.fillRect(0, 0, width / 2, height);
+    graphics.setColor(right);
+    graphics.fillRect(width / 2, 0, width - width / 2, height);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", bytes);
+    return new Picture("p", "p.png", "image/png", width, height, bytes.toByteArray());
+  }
+
+  @Test
+  void theSamePictureAsSvgAndAsPngGivesTheSameColours() throws IOException {
+    Raster drawn =
+        Raster.of(
+            svg(
+                "<rect width=\"200\" height=\"100\" fill=\"#1d3a4c\"/>"
+                    + "<rect x=\"200\" width=\"200\" height=\"100\" fill=\"#e2a13a\"/>"));
+    Raster read = Raster.of(png(800, 200, new Color(0x1d3a4c), new Color(0xe2a13a)));
+    for (Raster raster : new Raster[] {drawn, read}) {
+      assertThat(raster.width()).isEqualTo(320);
+      assertThat(raster.height()).isEqualTo(80);
+      assertThat(raster.at(0.2, 0.5).css()).isEqualTo("#1d3a4c");
+      assertThat(raster.at(0.8, 0.5).css()).isEqualTo("#e2a13a");
+      assertThat(raster.at(7, -7).css()).as("outside counts as the edge").isEqualTo("#e2a13a");
+      assertThat(raster.palette()).hasSize(2);
+      assertThat(raster.palette().get(0).share()).isBetween(0.45, 0.55);
+    }
+  }
+
+  @Test
+  void whatIsClearStaysClear() {
+    Raster raster = Raster.of(svg("<rect width=\"200\" height=\"100\" fill=\"#1d3a4c\"/>"));
+    assertThat(raster.pixel(0.9, 0.5).alpha()).isZero();
+    assertThat(raster.palette()).hasSize(1);
+  }
+
+  @Test
+  void aSmallPictureIsNotMadeLarger() throws IOException {
+    assertThat(Raster.of(png(12, 6, Color.RED, Color.RED)).width()).isEqualTo(12);
+  }
+
+  @Test
+  void whatCannotBeDrawnIsSaid() {
+    Picture damaged =
+        new Picture(
+            "p", "quay.png", "image/png", 3, 3, "not pixels".getBytes(StandardCharsets.UTF_8));
+    assertThatThrownBy(() -> Raster.of(damaged))
+        .isInstanceOf(BadInput.class)
+        .hasMessageContaining("“quay.png” cannot be drawn here");
+  }
+}
