@@ -136,7 +136,12 @@ public final class Catalogue {
   }
 
   public static Optional<Field> field(Kind kind, String key) {
-    return fields(kind).stream().filter(field -> field.key().equals(key)).findFirst();
+    for (Field field : fields(kind)) {
+      if (field.key().equals(key)) {
+        return Optional.of(field);
+      }
+    }
+    return Optional.empty();
   }
 
   /** The style properties of a kind, in the order in which they are declared. */

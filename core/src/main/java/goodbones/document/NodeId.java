@@ -1,7 +1,7 @@
 package goodbones.document;
 
 import java.util.Objects;
-import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The identity of a node: globally unique, never reused, kept across revisions.
@@ -10,8 +10,8 @@ import java.util.regex.Pattern;
  * placement/node}; {@link #within} and {@link #inner} translate between the two views.
  */
 public record NodeId(String value) implements Comparable<NodeId> {
-  private static final Pattern FORM =
-      Pattern.compile("[A-Za-z0-9_-]{1,64}(/[A-Za-z0-9_-]{1,64}){0,8}");
+  private static final int STEP_LIMIT = 64;
+  private static final int DEPTH_LIMIT = 9;
 
   /**
    * @throws IllegalArgumentException if the value is not made of letters, digits, {@code _} and
@@ -19,10 +19,32 @@ public record NodeId(String value) implements Comparable<NodeId> {
    */
   public NodeId {
     Objects.requireNonNull(value, "value");
-    if (!FORM.matcher(value).matches()) {
+    if (!isForm(value)) {
       throw new IllegalArgumentException(
           "“" + value + "” is not a node id: use letters, digits, - and _, at most 64 of them");
     }
+  }
+
+  /** Walked by hand: ids are made by the thousand whenever a page is shown. */
+  private static boolean isForm(String value) {
+    int step = 0;
+    int depth = 1;
+    for (int i = 0; i < value.length(); i++) {
+      char c = value.charAt(i);
+      boolean letter = c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9';
+      if (letter || c == '-' || c == '_') {
+        step++;
+      } else if (c == '/' && step > 0) {
+        step = 0;
+        depth++;
+      } else {
+        return false;
+      }
+      if (step > STEP_LIMIT) {
+        return false;
+      }
+    }
+    return step > 0 && depth <= DEPTH_LIMIT;
   }
 
   public static NodeId of(String value) {
@@ -54,6 +76,16 @@ public record NodeId(String value) implements Comparable<NodeId> {
   @Override
   public int compareTo(NodeId other) {
     return value.compareTo(other.value);
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof NodeId id && value.equals(id.value);
+  }
+
+  @Override
+  public int hashCode() {
+    return value.hashCode();
   }
 
   @Override

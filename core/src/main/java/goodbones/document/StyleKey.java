@@ -1,6 +1,7 @@
 package goodbones.document;
 
 import java.util.Comparator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One place where a style value can be set: a property, for a device, in a state.
@@ -45,6 +46,19 @@ public record StyleKey(StyleProperty property, Device device, State state)
   @Override
   public int compareTo(StyleKey other) {
     return ORDER.compare(this, other);
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof StyleKey key
+        && property == key.property
+        && device == key.device
+        && state == key.state;
+  }
+
+  @Override
+  public int hashCode() {
+    return (property.ordinal() * 31 + device.ordinal()) * 31 + state.ordinal();
   }
 
   @Override

@@ -7,18 +7,22 @@ import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.State;
+import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import goodbones.style.Candidate;
 import goodbones.style.Cascade;
 import goodbones.style.Finishes;
+import goodbones.style.Scheme;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 
@@ -36,6 +40,7 @@ final class Declarations {
   private final Finishes finishes;
   private final Properties tokens;
   private final UnaryOperator<String> pictureUrl;
+  private final Map<Likeness, String> rules = new HashMap<>();
 
   /**
    * @param tokens notes the custom properties that the declarations use
@@ -51,12 +56,47 @@ final class Declarations {
   /** A place in a row: the row, and the column's index among its siblings. */
   record Track(Node row, int index) {}
 
+  /** All that the rules of a node depend on; nodes alike in it share them. */
+  private record Likeness(
+      Kind kind,
+      Map<StyleKey, StyleValue> styles,
+      List<String> namedStyles,
+      Optional<String> scheme,
+      Optional<String> around,
+      Set<Device> hiddenOn,
+      Optional<FieldValue> picture,
+      List<Integer> spans) {}
+
   /**
    * The rules of a node with {@code &} in place of its selector.
    *
    * @return empty text if the node needs none
    */
   String rules(Node node, Optional<Track> track) {
+    Likeness likeness =
+        new Likeness(
+            node.kind(),
+            node.styles(),
+            node.namedStyles(),
+            node.scheme(),
+            cascade.scope(node).scheme().map(Scheme::id),
+            node.hiddenOn(),
+            Optional.ofNullable(node.content().get("picture")),
+            track.map(this::spans).orElse(List.of()));
+    String known = rules.get(likeness);
+    if (known == null) {
+      known = fresh(node, track);
+      rules.put(likeness, known);
+    }
+    return known;
+  }
+
+  private List<Integer> spans(Track track) {
+    return List.of(
+        span(track, Device.DESKTOP), span(track, Device.TABLET), span(track, Device.PHONE));
+  }
+
+  private String fresh(Node node, Optional<Track> track) {
     Map<Device, Map<String, String>> normal = new EnumMap<>(Device.class);
     for (Device device : Device.values()) {
       normal.put(device, normal(node, device, track));
@@ -167,7 +207,7 @@ final class Declarations {
 
   /** A canvas unrolls a page to its full height, so it says itself how high a screen is. */
   static String viewportHeights(String css) {
-    return VH.matcher(css).replaceAll("calc(var(--vh,1vh)*$1)");
+    return css.indexOf("vh") < 0 ? css : VH.matcher(css).replaceAll("calc(var(--vh,1vh)*$1)");
   }
 
   private void declare(

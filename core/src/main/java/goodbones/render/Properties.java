@@ -5,6 +5,8 @@ import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
 import java.util.Collections;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -15,6 +17,7 @@ import java.util.TreeMap;
 final class Properties {
   private final SiteFinishes finishes;
   private final SortedMap<String, StyleValue.TokenRef> used = new TreeMap<>();
+  private final Map<StyleValue.TokenRef, String> names = new HashMap<>();
   private final java.util.SortedSet<String> schemes = new java.util.TreeSet<>();
 
   Properties(SiteFinishes finishes) {
@@ -23,9 +26,14 @@ final class Properties {
 
   /** Notes that a token, or a part of one, is used. */
   String use(StyleValue.TokenRef ref) {
-    String name = finishes.token(ref.tokenId()).map(t -> t.property(ref.part())).orElseThrow();
-    used.put(name, ref);
-    return "var(" + name + ")";
+    return names.computeIfAbsent(
+        ref,
+        first -> {
+          String name =
+              finishes.token(ref.tokenId()).map(t -> t.property(ref.part())).orElseThrow();
+          used.put(name, ref);
+          return "var(" + name + ")";
+        });
   }
 
   /** Notes that a section takes a scheme. */

@@ -15,7 +15,10 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.HexFormat;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -36,6 +39,8 @@ public final class Renderer {
   private final SortedMap<String, String> rules = new TreeMap<>();
   private final Properties tokens;
   private final SortedSet<FontFace> faces = new TreeSet<>();
+  private final Set<String> setIn = new HashSet<>();
+  private final Map<String, String> classes = new HashMap<>();
   private final SortedSet<String> pictures = new TreeSet<>();
   private final StringBuilder html = new StringBuilder();
 
@@ -141,8 +146,14 @@ public final class Renderer {
     html.append('<').append(tag).append(" class=\"").append(node.kind().word());
     String css = declarations.rules(node, track);
     if (!css.isEmpty()) {
-      String name = "g" + hash(css);
-      rules.put(name, css.replace("&", "." + name) + "\n");
+      String name =
+          classes.computeIfAbsent(
+              css,
+              text -> {
+                String fresh = "g" + hash(text);
+                rules.put(fresh, text.replace("&", "." + fresh) + "\n");
+                return fresh;
+              });
       html.append(' ').append(name);
     }
     node.scheme()
@@ -164,14 +175,20 @@ public final class Renderer {
       for (State state : Catalogue.states(node.kind())) {
         String stack = cascade.won(node, StyleProperty.FONT_FAMILY, device, state).css();
         String weight = cascade.won(node, StyleProperty.FONT_WEIGHT, device, state).css();
-        int wanted = weight.matches("\\d+") ? Integer.parseInt(weight) : NORMAL_WEIGHT;
-        Stream.of(stack.split(","))
-            .map(family -> FontFace.matching(surroundings.faces(), family.strip(), wanted))
-            .flatMap(Optional::stream)
-            .findFirst()
-            .ifPresent(faces::add);
+        if (setIn.add(stack + '|' + weight)) {
+          collectFace(stack, weight);
+        }
       }
     }
+  }
+
+  private void collectFace(String stack, String weight) {
+    int wanted = weight.matches("\\d+") ? Integer.parseInt(weight) : NORMAL_WEIGHT;
+    Stream.of(stack.split(","))
+        .map(family -> FontFace.matching(surroundings.faces(), family.strip(), wanted))
+        .flatMap(Optional::stream)
+        .findFirst()
+        .ifPresent(faces::add);
   }
 
   private static String hash(String text) {

@@ -252,9 +252,12 @@ public final class Cascade {
 
   /** A section that chooses a scheme is painted as a page of that scheme would be. */
   private boolean scheme(Node node, StyleProperty property, Device device, Sink sink) {
-    Optional<Scheme> chosen = node.scheme().flatMap(id -> finishes.house().scheme(id));
-    if (chosen.isEmpty()
+    if (node.scheme().isEmpty()
         || property != StyleProperty.COLOR && property != StyleProperty.BACKGROUND_COLOR) {
+      return true;
+    }
+    Optional<Scheme> chosen = node.scheme().flatMap(id -> finishes.house().scheme(id));
+    if (chosen.isEmpty()) {
       return true;
     }
     return fromDefaults(

@@ -21,6 +21,7 @@ public record Token(
     boolean retired,
     String extras) {
   private static final Pattern SEGMENT = Pattern.compile("[^\\s{}.#$\\p{Cntrl}][^{}.#\\p{Cntrl}]*");
+  private static final Pattern UNFIT = Pattern.compile("[^A-Za-z0-9_-]");
   private static final int NAME_LIMIT = 120;
 
   /**
@@ -87,7 +88,7 @@ public record Token(
   }
 
   private static String custom(String name) {
-    return "--" + name.replaceAll("[^A-Za-z0-9_-]", "-");
+    return "--" + UNFIT.matcher(name).replaceAll("-");
   }
 
   /** The custom property of a part of it; of the whole for an empty part. */

@@ -96,7 +96,7 @@ public class FinishesStore {
   public Finishes draft() {
     return drafts
         .findById(FinishesDraft.ONLY)
-        .map(kept -> DocumentJson.read(kept.document(), Finishes.class))
+        .map(kept -> DocumentJson.readLasting(kept.document(), Finishes.class))
         .orElseGet(() -> revision(current()));
   }
 

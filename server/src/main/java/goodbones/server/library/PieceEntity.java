@@ -49,7 +49,7 @@ class PieceEntity {
   }
 
   Optional<Node> draft() {
-    return Optional.ofNullable(draft).map(json -> DocumentJson.read(json, Node.class));
+    return Optional.ofNullable(draft).map(json -> DocumentJson.readLasting(json, Node.class));
   }
 
   void edit(Node root) {

@@ -32,7 +32,7 @@ class PageEntity {
   }
 
   void write(Node root, Instant at) {
-    document = DocumentJson.write(root);
+    document = DocumentJson.writeLasting(root);
     changed = at;
   }
 
@@ -43,7 +43,7 @@ class PageEntity {
         title,
         address,
         description,
-        DocumentJson.read(document, Node.class),
+        DocumentJson.readLasting(document, Node.class),
         changed,
         version);
   }
