@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import type { Problem } from '../api/client';
 import { Button } from '../ui/Button';
+import { DraftInput } from './DraftInput';
 import { PicturePicker } from './PicturePicker';
 import type { EditBody, FieldView, NodeView } from './source';
 import { useDraft } from './useDraft';
@@ -123,15 +124,11 @@ function TextField({ id, field, node, onEdit }: TextProps) {
           }}
         />
       ) : (
-        <input
-          {...shared}
-          onChange={(e) => {
-            draft.typed(e.target.value);
-          }}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter') void draft.commit();
-            else if (e.key === 'Escape') draft.drop();
-          }}
+        <DraftInput
+          draft={draft}
+          id={id}
+          className={shared.className}
+          aria-describedby={`${id}-problem`}
         />
       )}
       <ProblemLine id={`${id}-problem`} problem={draft.problem} />

@@ -2,6 +2,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import type { Problem, Schemas } from '../api/client';
+import { DraftInput } from './DraftInput';
 import { ProblemLine } from './FieldRow';
 import type { DeviceKey } from './devices';
 import type { EditBody, NodeView, StyleView } from './source';
@@ -45,21 +46,12 @@ export function StyleRow({ style, node, device, state, site, tokens, onEdit, onP
               style={{ background: style.css }}
             />
           )}
-          <input
+          <DraftInput
+            draft={draft}
             id={id}
-            value={draft.text}
             placeholder={style.value}
             title={style.value === style.css ? style.value : `${style.value} = ${style.css}`}
-            aria-invalid={draft.problem !== undefined}
             aria-describedby={`${id}-problem`}
-            onChange={(e) => {
-              draft.typed(e.target.value);
-            }}
-            onBlur={() => void draft.leave()}
-            onKeyDown={(e) => {
-              if (e.key === 'Enter') void draft.commit();
-              else if (e.key === 'Escape') draft.drop();
-            }}
             className={`w-full border px-2 py-[3px] text-[12.5px] rounded-[2px] placeholder:text-soft hover:border-soft ${
               isColour(style.css) ? 'pl-7' : ''
             } ${draft.problem ? 'border-brick' : 'border-line'} ${style.local ? 'bg-ochre-tint' : 'bg-sheet'}`}

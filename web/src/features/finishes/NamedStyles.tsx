@@ -7,6 +7,7 @@ import { Empty, Mark } from '../../ui/States';
 import { useWidth } from '../../ui/useWidth';
 import { Frame } from '../../workbench/Frame';
 import { inputClass } from '../../workbench/FieldRow';
+import { DraftInput } from '../../workbench/DraftInput';
 import { useDraft } from '../../workbench/useDraft';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
@@ -166,17 +167,9 @@ function StyleDetail({ style, table, edit, set }: DetailProps) {
       {ofKind ? (
         <h2 className="text-[16px]">{style.name}</h2>
       ) : (
-        <input
+        <DraftInput
+          draft={name}
           aria-label="Name of the style"
-          value={name.text}
-          onChange={(e) => {
-            name.typed(e.target.value);
-          }}
-          onBlur={() => void name.leave()}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter') void name.commit();
-            else if (e.key === 'Escape') name.drop();
-          }}
           className="font-title font-semibold text-[16px] w-full border-b border-line focus:border-verdigris bg-transparent"
         />
       )}
@@ -394,24 +387,12 @@ function SettingRow({ setting, onSet, onTry }: SettingProps) {
       <td className="py-1">
         <span className="flex items-center gap-1.5">
           {/^(#|rgb|oklch)/.test(setting.css) && <Swatch css={setting.css} className="size-4" />}
-          <input
+          <DraftInput
+            draft={draft}
+            onTry={onTry}
             aria-label={title}
             className={inputClass}
-            value={draft.text}
             title={setting.css}
-            aria-invalid={draft.problem !== undefined}
-            onChange={(e) => {
-              draft.typed(e.target.value);
-              onTry(e.target.value);
-            }}
-            onBlur={() => void draft.leave()}
-            onKeyDown={(e) => {
-              if (e.key === 'Enter') void draft.commit();
-              else if (e.key === 'Escape') {
-                draft.drop();
-                onTry(undefined);
-              }
-            }}
           />
           <Button look="quiet" aria-label={`Remove ${title}`} onClick={() => void onSet('')}>
             Remove

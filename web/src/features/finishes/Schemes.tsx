@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../workbench/FieldRow';
+import { DraftInput } from '../../workbench/DraftInput';
 import { useDraft } from '../../workbench/useDraft';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
@@ -101,18 +102,10 @@ function SchemeHead({ scheme, run }: HeadProps) {
   return (
     <th scope="col" className="font-semibold px-2">
       <span className="flex items-center gap-2">
-        <input
+        <DraftInput
+          draft={name}
           aria-label={`Name of the scheme ${scheme.name}`}
           className="w-full bg-transparent border border-transparent hover:border-line px-1 rounded-[2px]"
-          value={name.text}
-          onChange={(e) => {
-            name.typed(e.target.value);
-          }}
-          onBlur={() => void name.leave()}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter') void name.commit();
-            else if (e.key === 'Escape') name.drop();
-          }}
         />
         <Button
           look="quiet"
@@ -134,20 +127,11 @@ function SchemeCell({ scheme, token, edit }: CellProps) {
   );
   return (
     <td className="px-2 py-1 align-top">
-      <input
+      <DraftInput
+        draft={draft}
         aria-label={`${token.name} in ${scheme.name}`}
         placeholder="as outside"
         className={`${inputClass} ${draft.text === '' ? 'border-transparent !bg-transparent' : ''} placeholder:text-soft/70`}
-        value={draft.text}
-        aria-invalid={draft.problem !== undefined}
-        onChange={(e) => {
-          draft.typed(e.target.value);
-        }}
-        onBlur={() => void draft.leave()}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') void draft.commit();
-          else if (e.key === 'Escape') draft.drop();
-        }}
       />
       {draft.problem && (
         <p role="alert" className="text-brick">

@@ -140,7 +140,8 @@ export function TokenTable({ table, look, hand, problem, edit, onTake }: Props) 
                   key={column.id}
                   data-column={column.id}
                   scope="col"
-                  className="sticky top-0 z-10 bg-paper border-y border-ink px-2 py-1.5 font-semibold leading-tight"
+                  style={column.id === '' ? { left: nameWidth } : undefined}
+                  className={`sticky top-0 bg-paper border-y border-ink px-2 py-1.5 font-semibold leading-tight ${column.id === '' ? 'z-20' : 'z-10'}`}
                 >
                   {column.name}
                   {column.behind && (
@@ -245,7 +246,8 @@ function TokenCell({ token, column, columnName, hand, problem, onTake }: CellPro
   return (
     <td
       data-cell
-      className={`relative border-t border-hair p-0 align-top ${fill} ${
+      style={house ? { left: nameWidth } : undefined}
+      className={`${house ? 'sticky bg-paper z-[4]' : 'relative'} border-t border-hair p-0 align-top ${fill} ${
         inHand ? 'outline outline-2 outline-ink -outline-offset-1 z-[6]' : ''
       }`}
     >
@@ -281,7 +283,7 @@ function TokenCell({ token, column, columnName, hand, problem, onTake }: CellPro
               }
             }}
             style={{ width: `max(100%, min(340px, ${hand.value.length + 3}ch))` }}
-            className="relative z-10 bg-sheet px-2 py-1 min-h-[27px] focus:outline-none"
+            className="relative z-10 bg-sheet px-2 py-1 min-h-[27px] outline outline-2 outline-ink -outline-offset-1 focus-visible:outline-ink focus-visible:-outline-offset-1"
           />
           {said !== '' && (
             <span
