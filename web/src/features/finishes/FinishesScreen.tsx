@@ -51,7 +51,11 @@ export function FinishesScreen() {
   }
   if (!table) return <Loading what="the finishes" />;
   const tab = tabs.find((t) => t.key === search.get('tab'))?.key ?? 'tokens';
-  const look = search.get('look') ?? table.sites[0]?.id ?? '';
+  const wanted = search.get('look');
+  const look =
+    wanted === 'house'
+      ? ''
+      : ((table.sites.find((site) => site.id === wanted) ?? table.sites[0])?.id ?? '');
   const set = (entries: Record<string, string>) => {
     setSearch(
       (before) => {

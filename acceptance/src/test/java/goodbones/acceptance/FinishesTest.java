@@ -273,7 +273,10 @@ class FinishesTest {
   @Test
   @Order(9)
   void aTokensFileGoesOutAndComesInAgain() throws IOException {
-    designer.go("/finishes");
+    designer.go("/finishes?look=nobody");
+    assertThat(designer.frame(SPECIMEN).locator("h1")).not().hasText("The house");
+    designer.field("In the look of").selectOption("house");
+    assertThat(designer.frame(SPECIMEN).locator("h1")).hasText("The house");
     designer.button("Token files").click();
     com.microsoft.playwright.Download taken =
         designer

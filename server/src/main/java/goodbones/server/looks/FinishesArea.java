@@ -303,7 +303,7 @@ class FinishesArea {
       // Said before the finishes themselves find an alias that leads nowhere.
       String id = token(request);
       refuseIfUsed(
-          all.house().token(id).map(Token::name).orElse(id), users.ofToken(id, all), REPLACE);
+          all.house().token(id).map(Token::name).orElse(id), users.now(all).ofToken(id), REPLACE);
     }
     store.edit(read.step(), read.label());
     requireNothingMissed(all);
@@ -317,32 +317,38 @@ class FinishesArea {
    */
   void requireNothingMissed(AllFinishes before) {
     AllFinishes after = store.all();
-    for (Token token : before.house().tokens()) {
-      if (after.house().token(token.id()).isEmpty()) {
-        refuseIfUsed(token.name(), users.ofToken(token.id(), after), REPLACE);
-      }
-    }
-    for (Scheme scheme : before.house().schemes()) {
-      if (after.house().scheme(scheme.id()).isEmpty()) {
-        refuseIfUsed(
-            "The scheme “" + scheme.name() + "”",
-            users.ofScheme(scheme.id()),
-            "let the sections take another first");
-      }
-    }
+    List<Token> tokens =
+        before.house().tokens().stream()
+            .filter(token -> after.house().token(token.id()).isEmpty())
+            .toList();
+    List<Scheme> schemes =
+        before.house().schemes().stream()
+            .filter(scheme -> after.house().scheme(scheme.id()).isEmpty())
+            .toList();
     List<NamedStyle> styles = new ArrayList<>(before.house().namedStyles());
     before.sites().values().forEach(own -> styles.addAll(own.styles().values()));
-    for (NamedStyle style : styles) {
-      boolean there =
-          after.house().namedStyle(style.id()).isPresent()
-              || after.sites().values().stream().anyMatch(o -> o.styles().containsKey(style.id()));
-      if (!there) {
-        refuseIfUsed(
-            "The style “" + style.name() + "”",
-            users.ofStyle(style.id(), after),
-            "take it off there first");
-      }
+    styles.removeIf(
+        style ->
+            after.house().namedStyle(style.id()).isPresent()
+                || after.sites().values().stream()
+                    .anyMatch(own -> own.styles().containsKey(style.id())));
+    if (tokens.isEmpty() && schemes.isEmpty() && styles.isEmpty()) {
+      return;
     }
+    Users.Now now = users.now(after);
+    tokens.forEach(token -> refuseIfUsed(token.name(), now.ofToken(token.id()), REPLACE));
+    schemes.forEach(
+        scheme ->
+            refuseIfUsed(
+                "The scheme “" + scheme.name() + "”",
+                now.ofScheme(scheme.id()),
+                "let the sections take another first"));
+    styles.forEach(
+        style ->
+            refuseIfUsed(
+                "The style “" + style.name() + "”",
+                now.ofStyle(style.id()),
+                "take it off there first"));
   }
 
   private static void refuseIfUsed(String what, List<String> there, String mend) {
@@ -596,7 +602,7 @@ class FinishesArea {
       }
     }
     List<String> direct =
-        styleId.isEmpty() ? all.house().referringTo(tokenId) : users.ofStyle(styleId, all);
+        styleId.isEmpty() ? all.house().referringTo(tokenId) : users.now(all).ofStyle(styleId);
     return new Uses(
         direct, views.stream().limit(MOST_USES).toList(), Math.max(0, views.size() - MOST_USES));
   }

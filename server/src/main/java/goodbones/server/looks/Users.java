@@ -1,6 +1,7 @@
 package goodbones.server.looks;
 
 import goodbones.document.References;
+import goodbones.document.StyleValue;
 import goodbones.server.finishes.AllFinishes;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
@@ -8,10 +9,8 @@ import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
-import java.util.function.Function;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 
 /** Who refers to a token, a named style or a scheme. */
@@ -25,61 +24,90 @@ class Users {
     this.sites = sites;
   }
 
-  /** The documents and the sites' own finishes that refer to a token, in words. */
-  List<String> ofToken(String id, AllFinishes finishes) {
-    List<String> users = new ArrayList<>(finishes.house().referringTo(id));
-    for (SiteInfo site : sites.all()) {
-      AllFinishes.Own own = finishes.own(site.id());
-      boolean refers =
-          own.values().containsKey(id)
-              || own.values().values().stream()
-                  .anyMatch(v -> v.refs().stream().anyMatch(r -> r.tokenId().equals(id)))
-              || own.styles().values().stream()
-                  .flatMap(s -> s.styles().values().stream())
-                  .anyMatch(v -> v.refs().stream().anyMatch(r -> r.tokenId().equals(id)));
-      if (refers) {
-        users.add("the own values of " + site.name());
-      }
+  /** A document, in words, and what it refers to. */
+  private record Document(String words, References references) {}
+
+  /** Who refers to what at one moment; every document is looked through once. */
+  final class Now {
+    private final AllFinishes finishes;
+    private final List<SiteInfo> clients = sites.all();
+    private final List<Document> documents = documents(clients);
+
+    private Now(AllFinishes finishes) {
+      this.finishes = finishes;
     }
-    users.addAll(documents(references -> references.tokens().contains(id)));
-    return users;
+
+    /** The documents and the sites' own finishes that refer to a token, in words. */
+    List<String> ofToken(String id) {
+      List<String> users = new ArrayList<>(finishes.house().referringTo(id));
+      for (SiteInfo site : clients) {
+        AllFinishes.Own own = finishes.own(site.id());
+        boolean refers =
+            own.values().containsKey(id)
+                || own.values().values().stream().anyMatch(value -> refers(value, id))
+                || own.styles().values().stream()
+                    .flatMap(style -> style.styles().values().stream())
+                    .anyMatch(value -> refers(value, id));
+        if (refers) {
+          users.add("the own values of " + site.name());
+        }
+      }
+      users.addAll(documentsThat(references -> references.tokens().contains(id)));
+      return users;
+    }
+
+    /** The documents and named styles that have a named style, in words. */
+    List<String> ofStyle(String id) {
+      List<String> users = new ArrayList<>();
+      finishes.house().namedStyles().stream()
+          .filter(style -> style.basedOn().filter(id::equals).isPresent())
+          .forEach(style -> users.add("the named style “" + style.name() + "”"));
+      users.addAll(documentsThat(references -> references.namedStyles().contains(id)));
+      return users;
+    }
+
+    List<String> ofScheme(String id) {
+      return documentsThat(references -> references.schemes().contains(id));
+    }
+
+    private List<String> documentsThat(Predicate<References> refer) {
+      return documents.stream()
+          .filter(document -> refer.test(document.references()))
+          .map(Document::words)
+          .distinct()
+          .toList();
+    }
   }
 
-  /** The documents and named styles that have a named style, in words. */
-  List<String> ofStyle(String id, AllFinishes finishes) {
-    List<String> users = new ArrayList<>();
-    finishes.house().namedStyles().stream()
-        .filter(style -> style.basedOn().filter(id::equals).isPresent())
-        .forEach(style -> users.add("the named style “" + style.name() + "”"));
-    users.addAll(documents(references -> references.namedStyles().contains(id)));
-    return users;
+  private static boolean refers(StyleValue value, String tokenId) {
+    return value.refs().stream().anyMatch(ref -> ref.tokenId().equals(tokenId));
   }
 
-  List<String> ofScheme(String id) {
-    return documents(references -> references.schemes().contains(id));
+  Now now(AllFinishes finishes) {
+    return new Now(finishes);
   }
 
-  private List<String> documents(Function<References, Boolean> refers) {
-    Set<String> users = new LinkedHashSet<>();
+  private List<Document> documents(List<SiteInfo> clients) {
+    List<Document> documents = new ArrayList<>();
     for (PieceState piece : pieces.all()) {
-      if (refers.apply(References.of(piece.root()))) {
-        users.add("the piece “" + piece.name() + "”");
-      }
-      for (SiteInfo site : sites.all()) {
+      documents.add(new Document("the piece “" + piece.name() + "”", References.of(piece.root())));
+      for (SiteInfo site : clients) {
         int adopted = sites.adopted(site.id()).revisions().getOrDefault(piece.id(), 0);
-        if (adopted > 0
-            && refers.apply(References.of(pieces.revision(piece.id(), adopted).root()))) {
-          users.add("revision " + adopted + " of “" + piece.name() + "”, shown at " + site.name());
+        if (adopted > 0) {
+          documents.add(
+              new Document(
+                  "revision " + adopted + " of “" + piece.name() + "”, shown at " + site.name(),
+                  References.of(pieces.revision(piece.id(), adopted).root())));
         }
       }
     }
-    for (SiteInfo site : sites.all()) {
+    for (SiteInfo site : clients) {
       for (PageState page : sites.pages(site.id())) {
-        if (refers.apply(References.of(page.root()))) {
-          users.add("the page “" + page.title() + "” of " + site.name());
-        }
+        documents.add(
+            new Document(
+                "the page “" + page.title() + "” of " + site.name(), References.of(page.root())));
       }
     }
-    return List.copyOf(users);
+    return documents;
   }
 }
