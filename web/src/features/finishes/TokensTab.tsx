@@ -64,8 +64,8 @@ export function TokensTab({ table, look, edit, set, search, refresh }: Props) {
   );
   const tried = useTry(candidate ?? standing, look, page);
   const quick =
-    token && candidate && (column === '' ? !token.sites[look]?.own : column === look)
-      ? quickCss(table, look, token, value ?? '')
+    token && candidate && tried?.token === token.id
+      ? quickCss(token.type, tried.result.follows, value ?? '')
       : '';
 
   const commit = async (wanted: string) => {

@@ -64,7 +64,7 @@ export function useFinishes() {
  * edit goes next, so that the drawing follows the pointer however fast that is.
  */
 export function useTry(edit: FinishesEdit | undefined, look: string, page: string) {
-  const [tried, setTried] = useState<{ of: string; result: Tried }>();
+  const [tried, setTried] = useState<{ token: string; of: string; result: Tried }>();
   const wanted = useRef<Schemas['TryRequest']>(undefined);
   const busy = useRef(false);
   const of = edit && JSON.stringify([edit, look, page]);
@@ -83,7 +83,7 @@ export function useTry(edit: FinishesEdit | undefined, look: string, page: strin
         wanted.current = undefined;
         try {
           const result = await answer(api.POST('/api/finishes/try', { body }));
-          setTried({ of: body.edit.value ?? '', result });
+          setTried({ token: body.edit.token ?? '', of: body.edit.value ?? '', result });
         } catch {
           // What cannot be tried is not drawn; saving it says why.
         }

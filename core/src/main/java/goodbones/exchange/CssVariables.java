@@ -23,7 +23,7 @@ public final class CssVariables {
     for (Scheme scheme : finishes.house().schemes()) {
       Map<String, String> inside = new LinkedHashMap<>(properties(finishes.in(scheme.id())));
       inside.entrySet().removeAll(root.entrySet());
-      append(".scheme-" + scheme.id(), inside, css);
+      append("." + scheme.className(), inside, css);
     }
     return css.toString();
   }

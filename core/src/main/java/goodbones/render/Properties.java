@@ -1,6 +1,7 @@
 package goodbones.render;
 
 import goodbones.document.StyleValue;
+import goodbones.style.Scheme;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
@@ -41,9 +42,9 @@ final class Properties {
     schemes.add(id);
   }
 
-  /** The class of everything that takes a scheme. */
-  static String className(String schemeId) {
-    return "scheme-" + schemeId.replaceAll("[^A-Za-z0-9_-]", "-");
+  /** The class of everything that takes a scheme; that of no scheme for an unknown id. */
+  String className(String schemeId) {
+    return finishes.house().scheme(schemeId).map(Scheme::className).orElse("");
   }
 
   /** What stands at the root: name to value. */

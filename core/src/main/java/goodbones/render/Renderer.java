@@ -160,7 +160,7 @@ public final class Renderer {
         .ifPresent(
             scheme -> {
               tokens.useScheme(scheme);
-              html.append(' ').append(Properties.className(scheme));
+              html.append(' ').append(tokens.className(scheme));
             });
     html.append('"');
     if (surroundings.withIds()) {

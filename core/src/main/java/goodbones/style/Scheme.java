@@ -14,4 +14,9 @@ public record Scheme(String id, String name, Map<String, StyleValue> values) {
   public Scheme {
     values = java.util.Collections.unmodifiableMap(new TreeMap<>(values));
   }
+
+  /** The CSS class of everything that takes the scheme. */
+  public String className() {
+    return "scheme-" + id.replaceAll("[^A-Za-z0-9_-]", "-");
+  }
 }

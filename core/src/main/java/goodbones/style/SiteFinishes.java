@@ -399,6 +399,26 @@ public final class SiteFinishes {
         .toString();
   }
 
+  /**
+   * The tokens that are worth just what a token is worth: the token itself and the plain aliases of
+   * it. Inside a scheme those that mean something else there are left out.
+   */
+  public List<Token> followers(String tokenId) {
+    return tokens().stream().filter(token -> follows(worth(token.id()).chain(), tokenId)).toList();
+  }
+
+  private static boolean follows(List<Step> chain, String tokenId) {
+    for (Step step : chain) {
+      if (step.tokenId().equals(tokenId) && step.from() != From.SCHEME) {
+        return true;
+      }
+      if (!(step.value() instanceof StyleValue.TokenRef ref) || !ref.part().isEmpty()) {
+        return false;
+      }
+    }
+    return false;
+  }
+
   /** These finishes with one more value of the site's own, or one less. */
   public SiteFinishes with(String tokenId, Optional<StyleValue> value) {
     Map<String, StyleValue> changed = new HashMap<>(siteValues);

@@ -1,7 +1,10 @@
 package goodbones.survey;
 
+import goodbones.colour.Colour;
 import goodbones.document.Device;
 import goodbones.document.State;
+import goodbones.style.SiteFinishes;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -37,5 +40,17 @@ public record Pair(
   /** Whether a picture lies somewhere behind the text. */
   public boolean overPicture() {
     return place.isPresent();
+  }
+
+  /** The layers that can be seen on a site: down to the first tint that hides all below it. */
+  public List<Layer> visible(SiteFinishes finishes) {
+    List<Layer> visible = new ArrayList<>();
+    for (Layer layer : ground) {
+      visible.add(layer);
+      if (layer instanceof Tint tint && Colour.parse(tint.colour().css(finishes)).alpha() == 1) {
+        break;
+      }
+    }
+    return visible;
   }
 }

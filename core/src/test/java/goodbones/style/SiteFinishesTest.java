@@ -111,4 +111,37 @@ class SiteFinishesTest {
   private static String value(Random random, int size) {
     return random.nextInt(3) == 0 ? "#00ff00" : "{t" + random.nextInt(size) + "}";
   }
+
+  @Test
+  void whatFollowsATokenIsWorthJustWhatItIsAndNothingElseIs() {
+    Finishes house = goodbones.testing.HouseFinishes.house();
+    SiteFinishes site = new SiteFinishes(house, Map.of());
+    assertThat(names(site.followers("color.accent")))
+        .as("a shadow with the colour in it takes more than the colour")
+        .containsExactly("color.accent", "color.label");
+    assertThat(names(site.in("dark").followers("color.accent")))
+        .as("the scheme means another colour by it")
+        .isEmpty();
+    assertThat(names(site.in("dark").followers("color.text")))
+        .as("inside, the background is what the text is outside")
+        .containsExactly("color.background");
+    SiteFinishes own =
+        new SiteFinishes(house, Map.of("color.label", StyleValue.literal("#111111")));
+    assertThat(names(own.followers("color.accent"))).containsExactly("color.accent");
+    StyleValue other = StyleValue.literal("#abcdef");
+    for (SiteFinishes look : List.of(site, site.in("dark"), site.in("tinted"))) {
+      for (Token token : house.tokens()) {
+        SiteFinishes changed = site.with("color.text", Optional.of(other));
+        SiteFinishes there = look.scheme().map(scheme -> changed.in(scheme.id())).orElse(changed);
+        boolean follows = look.followers("color.text").contains(token);
+        assertThat(there.worth(token.id()).css().equals("#abcdef"))
+            .as(token.name())
+            .isEqualTo(follows);
+      }
+    }
+  }
+
+  private static List<String> names(List<Token> tokens) {
+    return tokens.stream().map(Token::name).toList();
+  }
 }

@@ -2,11 +2,11 @@ package goodbones.server.demo;
 
 import goodbones.document.StyleValue;
 import goodbones.server.finishes.FinishesStore;
-import goodbones.server.finishes.Step;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import goodbones.style.FinishesStep;
 import goodbones.style.SiteFinishes;
 import java.io.IOException;
 import java.io.InputStream;
@@ -97,7 +97,7 @@ class DemoData implements ApplicationRunner {
     SiteFinishes house = finishes.draftFor("");
     Map<String, Optional<StyleValue>> read = new LinkedHashMap<>();
     values.forEach((token, v) -> read.put(token, Optional.of(house.read(v))));
-    finishes.put(new Step.Site(site, read, Map.of()));
+    finishes.put(new FinishesStep.Site(site, read, Map.of()));
   }
 
   private static byte[] bytes(String file) {

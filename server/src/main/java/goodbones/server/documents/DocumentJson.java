@@ -12,6 +12,7 @@ import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.style.FinishesEdit;
+import goodbones.style.FinishesStep;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -100,6 +101,7 @@ public final class DocumentJson {
         .addMixIn(LocalValue.class, LocalValueMixin.class)
         .addMixIn(Edit.class, EditMixin.class)
         .addMixIn(FinishesEdit.class, FinishesEditMixin.class)
+        .addMixIn(FinishesStep.class, FinishesStepMixin.class)
         .build();
   }
 
@@ -188,4 +190,12 @@ public final class DocumentJson {
     @Type(value = FinishesEdit.Group.class, name = "group")
   })
   private interface FinishesEditMixin {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "at")
+  @JsonSubTypes({
+    @Type(value = FinishesStep.House.class, name = "house"),
+    @Type(value = FinishesStep.Site.class, name = "site"),
+    @Type(value = FinishesStep.Several.class, name = "several")
+  })
+  private interface FinishesStepMixin {}
 }

@@ -5,7 +5,9 @@ import goodbones.document.StyleValue;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.history.History;
 import goodbones.server.problems.BadInput;
+import goodbones.style.AllFinishes;
 import goodbones.style.Finishes;
+import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import goodbones.style.TokenProblem;
@@ -270,13 +272,13 @@ public class FinishesStore {
    * @throws goodbones.style.TokenProblem if something could not be looked up afterwards
    */
   @Transactional
-  public void edit(Step step, String label) {
+  public void edit(FinishesStep step, String label) {
     history.made(HISTORY, label, carryOut(step));
   }
 
   /** Carries a step out without noting it in the history. */
   @Transactional
-  public void put(Step step) {
+  public void put(FinishesStep step) {
     carryOut(step);
   }
 
@@ -292,10 +294,10 @@ public class FinishesStore {
 
   @Transactional
   public void turn(History.Way way) {
-    history.turn(way, HISTORY, Step.class, this::carryOut);
+    history.turn(way, HISTORY, FinishesStep.class, this::carryOut);
   }
 
-  private Step carryOut(Step step) {
+  private FinishesStep carryOut(FinishesStep step) {
     AllFinishes before = all();
     AllFinishes.Edited edited = before.after(step);
     requireShowable(step, edited.finishes());
@@ -307,8 +309,8 @@ public class FinishesStore {
   }
 
   /** A site goes on showing the revision that it has adopted, so its own must be sound on that. */
-  private void requireShowable(Step step, AllFinishes after) {
-    if (step instanceof Step.Site site) {
+  private void requireShowable(FinishesStep step, AllFinishes after) {
+    if (step instanceof FinishesStep.Site site) {
       int adopted = adopted(site.siteId());
       try {
         after.on(site.siteId(), revision(adopted)).requireSound();
@@ -321,13 +323,13 @@ public class FinishesStore {
                 + ". Bring the site to a revision that has it first",
             problem.chain());
       }
-    } else if (step instanceof Step.Several several) {
+    } else if (step instanceof FinishesStep.Several several) {
       several.steps().forEach(each -> requireShowable(each, after));
     }
   }
 
-  private void write(Step step) {
-    if (step instanceof Step.Site site) {
+  private void write(FinishesStep step) {
+    if (step instanceof FinishesStep.Site site) {
       site.values()
           .forEach(
               (token, value) -> {
@@ -344,7 +346,7 @@ public class FinishesStore {
                     s -> styles.save(new SiteStyle(key, DocumentJson.write(s))),
                     () -> styles.deleteById(key));
               });
-    } else if (step instanceof Step.Several several) {
+    } else if (step instanceof FinishesStep.Several several) {
       several.steps().forEach(this::write);
     }
   }

@@ -3,23 +3,20 @@ package goodbones.server.looks;
 import goodbones.colour.Colour;
 import goodbones.document.Device;
 import goodbones.document.State;
-import goodbones.document.StyleValue;
 import goodbones.library.Shown;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.looks.FinishesViews.ContrastRow;
-import goodbones.server.looks.FinishesViews.Mend;
 import goodbones.server.looks.FinishesViews.PlaceView;
 import goodbones.server.looks.FinishesViews.Sheet;
 import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
-import goodbones.style.TokenType;
 import goodbones.survey.Contrast;
+import goodbones.survey.Mend;
 import goodbones.survey.Pair;
 import goodbones.survey.Place;
 import goodbones.survey.Setting;
 import goodbones.survey.SiteLook;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -130,25 +127,22 @@ class ContrastSheet {
         group.devices.stream().map(Device::word).toList(),
         places,
         Math.max(0, group.places.size() - MOST_PLACES),
-        contrast.verdict() == Contrast.Verdict.FAILS ? mends(pair, contrast, site) : List.of());
+        Mend.of(pair, contrast, site).stream().map(ContrastSheet::view).toList());
   }
 
-  /** The layers that can be seen: down to the first that hides all below it. */
-  private static List<Pair.Layer> visible(Pair pair, SiteFinishes site) {
-    List<Pair.Layer> visible = new ArrayList<>();
-    for (Pair.Layer layer : pair.ground()) {
-      visible.add(layer);
-      if (layer instanceof Pair.Tint tint && opaque(tint.colour(), site)) {
-        break;
-      }
-    }
-    return visible;
+  private static FinishesViews.MendView view(Mend mend) {
+    return new FinishesViews.MendView(
+        mend.part().name().toLowerCase(),
+        mend.token().map(Token::id).orElse(""),
+        mend.token().map(Token::name).orElse(""),
+        mend.colour().css(),
+        mend.ratio());
   }
 
   private static String words(Pair pair, SiteFinishes site) {
     return pair.ground().isEmpty()
         ? "nothing, so white"
-        : visible(pair, site).stream()
+        : pair.visible(site).stream()
             .map(layer -> words(layer, site))
             .collect(Collectors.joining(" over "));
   }
@@ -185,43 +179,5 @@ class ContrastSheet {
         .min(Comparator.comparingDouble(contrast.text()::contrastOn))
         .map(Colour::css)
         .orElse("transparent");
-  }
-
-  private static List<Mend> mends(Pair pair, Contrast contrast, SiteFinishes site) {
-    List<Mend> mends = new ArrayList<>();
-    contrast.mendedText().ifPresent(c -> mends.add(mend("text", pair.text(), c, contrast, site)));
-    List<Pair.Layer> visible = visible(pair, site);
-    if (visible.size() == 1 && visible.get(0) instanceof Pair.Tint tint) {
-      contrast
-          .mendedGround()
-          .ifPresent(c -> mends.add(mend("ground", tint.colour(), c, contrast, site)));
-    }
-    return mends;
-  }
-
-  private static boolean opaque(Setting setting, SiteFinishes site) {
-    return Colour.parse(setting.css(site)).alpha() == 1;
-  }
-
-  private static Mend mend(
-      String what, Setting setting, Colour to, Contrast contrast, SiteFinishes site) {
-    Optional<Token> token =
-        setting.value() instanceof StyleValue.TokenRef ref && !inScheme(setting, ref, site)
-            ? site.token(ref.tokenId()).filter(t -> t.type() == TokenType.COLOR)
-            : Optional.empty();
-    double ratio =
-        what.equals("text")
-            ? contrast.grounds().stream().mapToDouble(to::contrastOn).min().orElse(0)
-            : contrast.text().contrastOn(to);
-    return new Mend(
-        what, token.map(Token::id).orElse(""), token.map(Token::name).orElse(""), to.css(), ratio);
-  }
-
-  /** Whether a scheme, and not the site's value, says what a token is worth there. */
-  private static boolean inScheme(Setting setting, StyleValue.TokenRef ref, SiteFinishes site) {
-    return site.house()
-        .scheme(setting.scheme())
-        .map(scheme -> scheme.values().containsKey(ref.tokenId()))
-        .orElse(false);
   }
 }

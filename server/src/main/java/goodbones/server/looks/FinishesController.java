@@ -5,10 +5,10 @@ import goodbones.exchange.TokensFile;
 import goodbones.exchange.TokensImport;
 import goodbones.exchange.Unreadable;
 import goodbones.server.finishes.FinishesStore;
-import goodbones.server.finishes.Step;
 import goodbones.server.history.History;
 import goodbones.server.problems.BadInput;
 import goodbones.server.sites.Sites;
+import goodbones.style.FinishesStep;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -26,11 +26,23 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/finishes")
 class FinishesController {
   private final FinishesArea area;
+  private final FinishesTable table;
+  private final Trying trying;
+  private final WhereUsed whereUsed;
   private final FinishesStore store;
   private final Sites sites;
 
-  FinishesController(FinishesArea area, FinishesStore store, Sites sites) {
+  FinishesController(
+      FinishesArea area,
+      FinishesTable table,
+      Trying trying,
+      WhereUsed whereUsed,
+      FinishesStore store,
+      Sites sites) {
     this.area = area;
+    this.table = table;
+    this.trying = trying;
+    this.whereUsed = whereUsed;
     this.store = store;
     this.sites = sites;
   }
@@ -41,7 +53,7 @@ class FinishesController {
 
   @GetMapping
   FinishesViews.Table table() {
-    return area.table();
+    return table.now();
   }
 
   /** Asked for every few seconds by each tab, to learn of changes made elsewhere. */
@@ -67,27 +79,27 @@ class FinishesController {
 
   @PostMapping("/try")
   FinishesViews.Tried tried(@RequestBody FinishesViews.TryRequest request) {
-    return area.tried(request);
+    return trying.tried(request);
   }
 
   @PostMapping("/reach")
   FinishesViews.Reached reached(@RequestBody FinishesViews.FinishesEditRequest edit) {
-    return area.reached(edit);
+    return trying.reached(edit);
   }
 
   @GetMapping(path = "/specimen", produces = MediaType.TEXT_HTML_VALUE)
   String specimen(@RequestParam String site, @RequestParam String page) {
-    return area.specimen(site, page);
+    return trying.specimen(site, page);
   }
 
   @GetMapping(path = "/sample", produces = MediaType.TEXT_HTML_VALUE)
   String sample(@RequestParam String site, @RequestParam String style) {
-    return area.sample(site, style);
+    return trying.sample(site, style);
   }
 
   @GetMapping("/uses")
   FinishesViews.Uses uses(@RequestParam String token, @RequestParam String style) {
-    return area.uses(token, style);
+    return whereUsed.of(token, style);
   }
 
   @GetMapping("/plan")
@@ -137,8 +149,8 @@ class FinishesController {
       throw new BadInput("file", String.valueOf(unreadable.getMessage()));
     }
     if (site.isEmpty()) {
-      Step step =
-          new Step.House(
+      FinishesStep step =
+          new FinishesStep.House(
               TokensImport.intoHouse(store.draft(), read, () -> UUID.randomUUID().toString()));
       store.edit(step, "bring in a tokens file");
       return new FinishesViews.Imported(read.tokens().size(), read.notes());
@@ -146,7 +158,7 @@ class FinishesController {
     TokensImport.ForSite taken = TokensImport.intoSite(store.draftFor(site), read);
     if (!taken.values().isEmpty()) {
       store.edit(
-          new Step.Site(site, taken.values(), Map.of()),
+          new FinishesStep.Site(site, taken.values(), Map.of()),
           "bring in a tokens file for " + sites.get(site).name());
     }
     return new FinishesViews.Imported(taken.values().size(), taken.notes());

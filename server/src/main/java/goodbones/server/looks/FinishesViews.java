@@ -157,9 +157,18 @@ final class FinishesViews {
    * @param problem why it cannot be; empty if it can
    * @param css what the token would be worth; empty if the edit is of no token
    * @param html the page in the new look
+   * @param follows the custom properties that are worth what the token is, in the look drawn
    * @param colour empty unless the token is a colour
    */
-  record Tried(String problem, String css, String html, @Nullable ColourView colour) {}
+  record Tried(
+      String problem,
+      String css,
+      String html,
+      List<Followers> follows,
+      @Nullable ColourView colour) {}
+
+  /** Custom properties that follow a token, at the root or at the sections of a scheme. */
+  record Followers(String selector, List<String> properties) {}
 
   /**
    * How far an edit would go.
@@ -274,7 +283,7 @@ final class FinishesViews {
       List<String> devices,
       List<PlaceView> places,
       int more,
-      List<Mend> mends) {}
+      List<MendView> mends) {}
 
   record PlaceView(String pageId, String pageTitle, String node, String nodeTitle) {}
 
@@ -286,7 +295,7 @@ final class FinishesViews {
    * @param name the token's name
    * @param ratio what it would come to
    */
-  record Mend(String what, String token, String name, String css, double ratio) {}
+  record MendView(String what, String token, String name, String css, double ratio) {}
 
   record Sheet(List<ContrastRow> rows, int failing, int unknown) {}
 

@@ -2,12 +2,12 @@ package goodbones.server.looks;
 
 import goodbones.document.References;
 import goodbones.document.StyleValue;
-import goodbones.server.finishes.AllFinishes;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import goodbones.style.AllFinishes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;

@@ -9,7 +9,6 @@ import goodbones.document.State;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
 import goodbones.server.finishes.FinishesStore;
-import goodbones.server.finishes.Step;
 import goodbones.server.history.History;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
@@ -17,6 +16,7 @@ import goodbones.server.problems.Stale;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import goodbones.style.FinishesStep;
 import goodbones.style.SiteFinishes;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
@@ -94,7 +94,7 @@ class PageWorkbench {
         .ifPresent(
             style ->
                 finishes.edit(
-                    Step.style(siteId, style.id(), Optional.of(style)),
+                    FinishesStep.style(siteId, style.id(), Optional.of(style)),
                     "add the style " + style.name()));
     Edited edited = editor.apply(page.root(), read.edit());
     if (!edited.root().equals(page.root())) {

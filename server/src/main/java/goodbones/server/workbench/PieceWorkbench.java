@@ -9,7 +9,6 @@ import goodbones.document.References;
 import goodbones.document.State;
 import goodbones.library.Shown;
 import goodbones.server.finishes.FinishesStore;
-import goodbones.server.finishes.Step;
 import goodbones.server.history.History;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
@@ -18,6 +17,7 @@ import goodbones.server.problems.Stale;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.FinishesEdit;
+import goodbones.style.FinishesStep;
 import goodbones.style.SiteFinishes;
 import java.util.List;
 import java.util.Optional;
@@ -124,7 +124,7 @@ class PieceWorkbench {
         .ifPresent(
             style ->
                 finishes.edit(
-                    new Step.House(
+                    new FinishesStep.House(
                         new FinishesEdit.PutNamedStyle(style.id(), Optional.of(style), -1)),
                     "add the style " + style.name()));
     Edited edited = Editor.apply(piece.root(), read.edit());

@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.server.documents.DocumentJson;
+import goodbones.style.AllFinishes;
 import goodbones.style.Finishes;
 import goodbones.style.FinishesEdit;
 import goodbones.style.FinishesEditor;
+import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
 import goodbones.style.Token;
 import goodbones.style.TokenProblem;
@@ -38,16 +40,16 @@ class AllFinishesTest {
         : StyleValue.token("t" + random.nextInt(TOKENS));
   }
 
-  private static Step step(Random random, Finishes house, int depth) {
+  private static FinishesStep step(Random random, Finishes house, int depth) {
     String token = "t" + random.nextInt(TOKENS);
     String site = "site" + random.nextInt(2);
     return switch (random.nextInt(depth > 0 ? 5 : 4)) {
-      case 0 -> new Step.House(FinishesEditor.value(house, token, value(random)));
+      case 0 -> new FinishesStep.House(FinishesEditor.value(house, token, value(random)));
       case 1 ->
-          Step.value(
+          FinishesStep.value(
               site, token, random.nextInt(3) == 0 ? Optional.empty() : Optional.of(value(random)));
       case 2 ->
-          Step.style(
+          FinishesStep.style(
               site,
               "s" + random.nextInt(2),
               random.nextInt(3) == 0
@@ -58,11 +60,12 @@ class AllFinishesTest {
                           "Style",
                           Map.of(StyleKey.parse("color"), value(random)))));
       case 3 ->
-          new Step.House(
+          new FinishesStep.House(
               new FinishesEdit.PutNamedStyle(
                   "h", Optional.of(new NamedStyle("h", "House", Map.of())), -1));
       default ->
-          new Step.Several(List.of(step(random, house, depth - 1), step(random, house, depth - 1)));
+          new FinishesStep.Several(
+              List.of(step(random, house, depth - 1), step(random, house, depth - 1)));
     };
   }
 
@@ -75,11 +78,12 @@ class AllFinishesTest {
       Random random = new Random(seed);
       AllFinishes now = begin();
       for (int i = 0; i < 8; i++) {
-        Step step = step(random, now.house(), 2);
+        FinishesStep step = step(random, now.house(), 2);
         AllFinishes before = now;
         try {
           AllFinishes.Edited edited = now.after(step);
-          Step inverse = DocumentJson.read(DocumentJson.write(edited.inverse()), Step.class);
+          FinishesStep inverse =
+              DocumentJson.read(DocumentJson.write(edited.inverse()), FinishesStep.class);
           AllFinishes back = edited.finishes().after(inverse).finishes();
           assertThat(back.house()).as("seed %d", seed).isEqualTo(before.house());
           for (String site : List.of("site0", "site1")) {
@@ -100,8 +104,11 @@ class AllFinishesTest {
   @Test
   void whatWouldBreakAtAnotherSiteIsRefusedAndSaysWhere() {
     AllFinishes own =
-        begin().after(Step.value("quay", "t1", Optional.of(StyleValue.token("t0")))).finishes();
-    Step step = new Step.House(FinishesEditor.value(own.house(), "t0", StyleValue.token("t1")));
+        begin()
+            .after(FinishesStep.value("quay", "t1", Optional.of(StyleValue.token("t0"))))
+            .finishes();
+    FinishesStep step =
+        new FinishesStep.House(FinishesEditor.value(own.house(), "t0", StyleValue.token("t1")));
     assertThatThrownBy(() -> own.after(step))
         .isInstanceOf(TokenProblem.class)
         .hasMessageContaining("comes back to itself")

@@ -1,24 +1,13 @@
-package goodbones.server.finishes;
+package goodbones.style;
 
-import com.fasterxml.jackson.annotation.JsonSubTypes;
-import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
-import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import goodbones.document.StyleValue;
-import goodbones.style.FinishesEdit;
-import goodbones.style.NamedStyle;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /** One edit in the finishes, of the house's draft or of a site's own. */
-@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "at")
-@JsonSubTypes({
-  @Type(value = Step.House.class, name = "house"),
-  @Type(value = Step.Site.class, name = "site"),
-  @Type(value = Step.Several.class, name = "several")
-})
-public sealed interface Step {
-  record House(FinishesEdit edit) implements Step {}
+public sealed interface FinishesStep {
+  record House(FinishesEdit edit) implements FinishesStep {}
 
   /**
    * @param values token id to the site's own value; empty to go back to the house's
@@ -28,7 +17,7 @@ public sealed interface Step {
       String siteId,
       Map<String, Optional<StyleValue>> values,
       Map<String, Optional<NamedStyle>> styles)
-      implements Step {
+      implements FinishesStep {
     public Site {
       values = Map.copyOf(values);
       styles = Map.copyOf(styles);
@@ -36,17 +25,17 @@ public sealed interface Step {
   }
 
   /** Several as one: all or nothing. */
-  record Several(List<Step> steps) implements Step {
+  record Several(List<FinishesStep> steps) implements FinishesStep {
     public Several {
       steps = List.copyOf(steps);
     }
   }
 
-  static Step value(String siteId, String tokenId, Optional<StyleValue> value) {
+  static FinishesStep value(String siteId, String tokenId, Optional<StyleValue> value) {
     return new Site(siteId, Map.of(tokenId, value), Map.of());
   }
 
-  static Step style(String siteId, String styleId, Optional<NamedStyle> style) {
+  static FinishesStep style(String siteId, String styleId, Optional<NamedStyle> style) {
     return new Site(siteId, Map.of(), Map.of(styleId, style));
   }
 }

@@ -1,11 +1,6 @@
-package goodbones.server.finishes;
+package goodbones.style;
 
 import goodbones.document.StyleValue;
-import goodbones.style.Finishes;
-import goodbones.style.FinishesEditor;
-import goodbones.style.NamedStyle;
-import goodbones.style.SiteFinishes;
-import goodbones.style.TokenProblem;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -22,7 +17,7 @@ import java.util.Optional;
 public record AllFinishes(Finishes house, Map<String, Own> sites) {
   /** What a site has of its own. */
   public record Own(Map<String, StyleValue> values, Map<String, NamedStyle> styles) {
-    static final Own NOTHING = new Own(Map.of(), Map.of());
+    private static final Own NOTHING = new Own(Map.of(), Map.of());
 
     public Own {
       values = Map.copyOf(values);
@@ -31,7 +26,7 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
   }
 
   /** Finishes after a step, and the step that undoes it. */
-  public record Edited(AllFinishes finishes, Step inverse) {}
+  public record Edited(AllFinishes finishes, FinishesStep inverse) {}
 
   public AllFinishes {
     sites = Map.copyOf(sites);
@@ -46,7 +41,8 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
     return on(siteId, house);
   }
 
-  SiteFinishes on(String siteId, Finishes revision) {
+  /** The finishes as a site sees them with another revision of the house's. */
+  public SiteFinishes on(String siteId, Finishes revision) {
     Own own = own(siteId);
     return new SiteFinishes(revision, own.values(), List.copyOf(own.styles().values()));
   }
@@ -56,32 +52,32 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
    *
    * @throws TokenProblem if something could not be looked up afterwards, at the house or at a site
    */
-  public Edited after(Step step) {
+  public Edited after(FinishesStep step) {
     Edited edited = carryOut(step);
-    edited.finishes().requireSound(step instanceof Step.Site site ? site.siteId() : "");
+    edited.finishes().requireSound(step instanceof FinishesStep.Site site ? site.siteId() : "");
     return edited;
   }
 
-  private Edited carryOut(Step step) {
-    if (step instanceof Step.House e) {
+  private Edited carryOut(FinishesStep step) {
+    if (step instanceof FinishesStep.House e) {
       FinishesEditor.Edited edited = FinishesEditor.apply(house, e.edit());
       return new Edited(
-          new AllFinishes(edited.finishes(), sites), new Step.House(edited.inverse()));
-    } else if (step instanceof Step.Site e) {
+          new AllFinishes(edited.finishes(), sites), new FinishesStep.House(edited.inverse()));
+    } else if (step instanceof FinishesStep.Site e) {
       return site(e);
     }
     AllFinishes now = this;
-    List<Step> inverses = new ArrayList<>();
-    for (Step each : ((Step.Several) step).steps()) {
+    List<FinishesStep> inverses = new ArrayList<>();
+    for (FinishesStep each : ((FinishesStep.Several) step).steps()) {
       Edited edited = now.carryOut(each);
       now = edited.finishes();
       inverses.add(edited.inverse());
     }
     Collections.reverse(inverses);
-    return new Edited(now, new Step.Several(inverses));
+    return new Edited(now, new FinishesStep.Several(inverses));
   }
 
-  private Edited site(Step.Site e) {
+  private Edited site(FinishesStep.Site e) {
     Own before = own(e.siteId());
     Map<String, StyleValue> values = new LinkedHashMap<>(before.values());
     Map<String, NamedStyle> styles = new LinkedHashMap<>(before.styles());
@@ -89,7 +85,8 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
     Map<String, Optional<NamedStyle>> oldStyles = put(styles, e.styles());
     Map<String, Own> all = new LinkedHashMap<>(sites);
     all.put(e.siteId(), new Own(values, styles));
-    return new Edited(new AllFinishes(house, all), new Step.Site(e.siteId(), oldValues, oldStyles));
+    return new Edited(
+        new AllFinishes(house, all), new FinishesStep.Site(e.siteId(), oldValues, oldStyles));
   }
 
   private static <T> Map<String, Optional<T>> put(
