@@ -32,6 +32,15 @@ export function FilesMenu(props: Props) {
           title="Token files"
         >
           <Files {...props} />
+          <div className="mt-5 flex justify-end">
+            <Button
+              onClick={() => {
+                setOpen(false);
+              }}
+            >
+              Close
+            </Button>
+          </div>
         </Sheet>
       )}
     </>
