@@ -1,11 +1,12 @@
+import babel from '@rolldown/plugin-babel';
 import tailwindcss from '@tailwindcss/vite';
-import react from '@vitejs/plugin-react';
+import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
 const server = 'http://localhost:8080';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), babel({ presets: [reactCompilerPreset()] }), tailwindcss()],
   build: { sourcemap: false, chunkSizeWarningLimit: 900 },
   server: { proxy: { '/api': server, '/client-fonts': server, '/hosted': server } },
 });

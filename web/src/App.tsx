@@ -3,6 +3,7 @@ import { Navigate, NavLink, Route, Routes } from 'react-router';
 import { answer, api, postForm } from './api/client';
 import { FinishesScreen } from './features/finishes/FinishesScreen';
 import { useStamp } from './features/finishes/useStamp';
+import { JumpBox } from './features/jump/JumpBox';
 import { LibraryScreen } from './features/library/LibraryScreen';
 import { PieceScreen } from './features/library/PieceScreen';
 import { ReviewScreen } from './features/rollouts/ReviewScreen';
@@ -92,6 +93,7 @@ function TopBar({ user }: { user: string }) {
       </nav>
       <span className="ml-auto" />
       <BarPlace />
+      <JumpBox />
       <span className="flex items-center gap-3 text-[13px] text-soft">
         {user}
         <Button look="quiet" onClick={() => void signOut()}>

@@ -9,6 +9,7 @@ export class Problem extends Error {
     readonly status: number,
     readonly title: string,
     detail: string,
+    readonly type = '',
   ) {
     super(detail);
   }
@@ -16,6 +17,11 @@ export class Problem extends Error {
   /** Whether somebody else changed the document meanwhile. */
   get stale(): boolean {
     return this.status === 409;
+  }
+
+  /** Whether somebody else changed the very same thing, so that one of the two must give way. */
+  get sameNode(): boolean {
+    return this.type.endsWith(':same-node');
   }
 }
 
@@ -34,7 +40,7 @@ client.use({
 export const api = client;
 
 function problemOf(response: Response, error: unknown): Problem {
-  const body = (error ?? {}) as { title?: string; detail?: string };
+  const body = (error ?? {}) as { title?: string; detail?: string; type?: string };
   if (response.status === 401) {
     return new Problem(401, 'Signed out', 'You are signed out. Sign in again to go on.');
   }
@@ -42,6 +48,7 @@ function problemOf(response: Response, error: unknown): Problem {
     response.status,
     body.title ?? 'Something went wrong',
     body.detail ?? `The server answered ${response.status}. Nothing was changed; try again.`,
+    body.type ?? '',
   );
 }
 

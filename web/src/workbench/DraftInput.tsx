@@ -7,7 +7,10 @@ type Props = Omit<ComponentProps<'input'>, 'value' | 'onChange' | 'onBlur' | 'on
   onTry?: (value: string | undefined) => void;
 };
 
-/** A line to type into: Enter and leaving it save, Esc brings back what stood. */
+/**
+ * A line to type into: Enter and leaving it save, Esc brings back what stood, and
+ * once more goes back to the canvas.
+ */
 export function DraftInput({ draft, onTry, ...rest }: Props) {
   return (
     <input
@@ -21,6 +24,7 @@ export function DraftInput({ draft, onTry, ...rest }: Props) {
       onBlur={() => void draft.leave()}
       onKeyDown={(e) => {
         if (e.key === 'Enter') void draft.commit();
+        else if (e.key === 'Escape' && !draft.dirty) e.currentTarget.blur();
         else if (e.key === 'Escape') {
           draft.drop();
           onTry?.(undefined);

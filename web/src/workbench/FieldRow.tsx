@@ -120,7 +120,10 @@ function TextField({ id, field, node, onEdit }: TextProps) {
             if (e.key === 'Enter' && !e.shiftKey) {
               e.preventDefault();
               void draft.commit();
-            } else if (e.key === 'Escape') draft.drop();
+            } else if (e.key === 'Escape') {
+              draft.drop();
+              e.currentTarget.blur();
+            }
           }}
         />
       ) : (

@@ -109,7 +109,7 @@ export function Frame(props: Props) {
 
   return (
     <div
-      className="overflow-hidden bg-sheet"
+      className="overflow-clip bg-sheet"
       style={{ width: width * scale, height: height * scale }}
     >
       <iframe

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Failed, Mark } from '../ui/States';
 import type { DeviceKey } from './devices';
 import { FieldRow } from './FieldRow';
@@ -9,6 +9,7 @@ import { States } from './StateChoice';
 import { LocalChanges } from './LocalChanges';
 import type { Problem } from '../api/client';
 import type { EditBody, NodeView, PlacementView, Source } from './source';
+import { Structure } from './Structure';
 import { StyleGroups } from './StyleGroups';
 import { summary } from './summary';
 
@@ -18,31 +19,67 @@ type Props = {
   /** In whose look it is drawn. */
   site: string;
   node: NodeView;
+  /** What else is in hand; settings are made for all of it. */
+  also: readonly NodeView[];
   device: DeviceKey;
   placement: PlacementView | undefined;
   inPiece: boolean;
+  /** Whether the keys are to go to the first of its settings. */
+  entering: boolean;
+  onEntered: () => void;
   onPick: (node: string) => void;
   onEdit: (edit: EditBody) => Promise<Problem | undefined>;
 };
 
 /** Every box around the thing in hand, outermost on top, with what each contributes. */
 export function Ladder(props: Props) {
-  const { source, version, site, node, device, placement, inPiece, onPick, onEdit } = props;
+  const { source, version, site, node, also, device, placement, inPiece, onPick, onEdit } = props;
+  const { entering, onEntered } = props;
+  const ids = [node, ...also].map((n) => n.id);
+  const [find, setFind] = useState('');
   const [wanted, setWanted] = useState({ node: node.id, state: 'normal' });
   const state = wanted.node === node.id ? wanted.state : 'normal';
   const query = useQuery({
-    queryKey: [...source.key, 'ladder', node.id, device, state, version],
-    queryFn: () => source.ladder(node.id, device, state),
-    placeholderData: (before, last) => (last?.queryKey.includes(node.id) ? before : undefined),
+    queryKey: [...source.key, 'ladder', ids.join(' '), device, state, version],
+    queryFn: () => source.ladder(ids, device, state),
+    placeholderData: (before, last) =>
+      last?.queryKey.includes(ids.join(' ')) ? before : undefined,
   });
+  const open = useRef<HTMLDivElement>(null);
+  const there = query.data !== undefined;
+  useEffect(() => {
+    if (!entering || !there) return;
+    open.current?.querySelector<HTMLElement>('button, input')?.focus();
+    onEntered();
+  }, [entering, there, onEntered]);
   if (query.error) return <Failed error={query.error} retry={() => void query.refetch()} />;
   const ladder = query.data;
   const outer = ladder?.rungs.filter((rung) => !(inPiece && rung.kind === 'page')) ?? [];
   return (
     <section aria-label="Ladder" className="h-full overflow-y-auto [scrollbar-width:thin]">
-      <header className="flex items-baseline justify-between px-4 pt-3 pb-2">
+      <header className="flex items-baseline justify-between gap-2 px-4 pt-3 pb-2">
         <h2 className="text-[16px]">Ladder</h2>
-        <span className="text-soft text-[12.5px]">outermost first</span>
+        <span className="text-[12.5px]">
+          <span className="text-soft">for </span>
+          <span className="font-semibold text-verdigris-deep">{device}</span>
+        </span>
+        <input
+          data-find-setting
+          type="search"
+          value={find}
+          aria-label="Find a setting"
+          placeholder="Find a setting ( / )"
+          className="w-36 border border-line bg-sheet px-2 py-0.5 text-[12.5px] rounded-[2px]"
+          onChange={(e) => {
+            setFind(e.target.value);
+          }}
+          onKeyDown={(e) => {
+            if (e.key === 'Escape') {
+              setFind('');
+              e.currentTarget.blur();
+            }
+          }}
+        />
       </header>
       <ol>
         {outer.slice(0, -1).map((rung) => (
@@ -70,11 +107,15 @@ export function Ladder(props: Props) {
       </ol>
       <div className="flex gap-3 px-4 bg-sheet border-y border-ink">
         <span className={`w-[5px] shrink-0 ${lineClass[levelOf(node.kind)]}`} />
-        <div className="py-2.5 min-w-0 flex-1">
+        <div ref={open} data-ladder-open className="py-2.5 min-w-0 flex-1">
           <div className="flex justify-between items-baseline gap-2 mb-1.5">
-            <h3 className="font-sans font-bold capitalize">{node.kind}</h3>
+            <h3 className="font-sans font-bold capitalize">
+              {also.length > 0 ? `${String(ids.length)} in hand` : node.kind}
+            </h3>
             <span className="text-soft text-[12.5px] truncate">
-              {outer[outer.length - 1]?.note || (node.title === node.kind ? '' : node.title)}
+              {also.length > 0
+                ? 'what they share is set for all'
+                : outer[outer.length - 1]?.note || (node.title === node.kind ? '' : node.title)}
             </span>
           </div>
           {!ladder && <p className="text-soft">Fetching its settings…</p>}
@@ -87,7 +128,10 @@ export function Ladder(props: Props) {
               onEdit={onEdit}
             />
           ))}
-          {ladder && <Looks ladder={ladder} node={node} onEdit={onEdit} />}
+          {ladder && also.length === 0 && (
+            <Structure ladder={ladder} node={node} device={device} onEdit={onEdit} />
+          )}
+          {ladder && also.length === 0 && <Looks ladder={ladder} node={node} onEdit={onEdit} />}
           {ladder && ladder.states.length > 1 && (
             <States
               states={ladder.states}
@@ -101,8 +145,10 @@ export function Ladder(props: Props) {
             <StyleGroups
               ladder={ladder}
               node={node}
+              nodes={ids}
               device={device}
               state={state}
+              find={find}
               site={site}
               onEdit={onEdit}
               onPick={onPick}

@@ -1,62 +1,68 @@
-import type { Boxes } from './Frame';
+import { boxOf, type Box } from './geometry';
+import type { Canvas } from './LiveFrame';
 import { levelOf, stroke } from './levels';
 import type { NodeView } from './source';
 
-type Shape = { id: string; kind: string; x: number; y: number; width: number; height: number };
+type Shape = Box & { id: string; kind: string };
 
 type Props = {
-  boxes: Boxes;
+  canvas: Canvas | undefined;
   chain: readonly NodeView[];
+  /** What else is in hand. */
+  also: readonly NodeView[];
   scale: number;
   /** The width of the frame on the screen, in px. */
   room: number;
   quiet?: boolean;
 };
 
-function shapesOf({ boxes, chain, scale }: Props): Shape[] {
-  return chain.flatMap(({ id, kind }) => {
-    const box = boxes.get(id);
-    if (!box || kind === 'page') return [];
+function shapesOf(
+  canvas: Canvas | undefined,
+  nodes: readonly NodeView[],
+  scale: number,
+): readonly Shape[] {
+  return nodes.flatMap(({ id, kind }) => {
+    const box = kind === 'page' ? undefined : boxOf(canvas, id);
+    if (!box) return [];
     const [x, y] = [box.x * scale, box.y * scale];
     return [{ id, kind, x, y, width: box.width * scale, height: box.height * scale }];
   });
 }
 
 /** The lines of the levels around the thing in hand, with a light halo that reads on any picture. */
-export function Overlay(props: Props) {
-  const { room, quiet = false } = props;
-  const shapes = shapesOf(props);
+export function Overlay({ canvas, chain, also, scale, room, quiet = false }: Props) {
+  const shapes = shapesOf(canvas, chain, scale);
+  const others = shapesOf(canvas, also, scale);
   const inHand = shapes[shapes.length - 1];
   return (
     <div className="absolute inset-0 pointer-events-none" aria-hidden>
       <svg className="absolute inset-0 w-full h-full overflow-visible">
-        {(quiet ? shapes.slice(-1) : shapes).map((shape) => {
-          const level = stroke[levelOf(shape.kind)];
-          const line = quiet ? { ...level, width: Math.min(level.width, 1.5) } : level;
-          // A section's line lies inside its edge; an element's stands off, so that it crosses no words.
-          const inset = shape.kind === 'section' ? line.width / 2 + 1 : quiet ? -1.5 : -3;
-          const rect = {
-            x: shape.x + inset,
-            y: shape.y + inset,
-            width: Math.max(1, shape.width - 2 * inset),
-            height: Math.max(1, shape.height - 2 * inset),
-            fill: 'none',
-          };
-          return (
-            <g key={shape.id}>
-              <rect {...rect} stroke="#fff" strokeOpacity={0.9} strokeWidth={line.width + 2.5} />
-              <rect
-                {...rect}
-                stroke="#1d2327"
-                strokeWidth={line.width}
-                strokeDasharray={line.dash}
-              />
-            </g>
-          );
-        })}
+        {(quiet ? shapes.slice(-1) : shapes).concat(others).map((shape) => (
+          <Lines key={shape.id} shape={shape} quiet={quiet} />
+        ))}
       </svg>
-      {!quiet && inHand && <LevelName shape={inHand} room={room} />}
+      {!quiet && inHand && chain.length > 1 && <LevelName shape={inHand} room={room} />}
     </div>
+  );
+}
+
+function Lines({ shape, quiet }: { shape: Shape; quiet: boolean }) {
+  const level = stroke[levelOf(shape.kind)];
+  const line = quiet ? { ...level, width: Math.min(level.width, 1.5) } : level;
+  // A section's line lies inside its edge; an element's stands off, so that it crosses no words.
+  const inset = shape.kind === 'section' ? line.width / 2 + 1 : quiet ? -1.5 : -3;
+  const rect = {
+    x: shape.x + inset,
+    y: shape.y + inset,
+    width: Math.max(1, shape.width - 2 * inset),
+    height: Math.max(1, shape.height - 2 * inset),
+    fill: 'none',
+  };
+  return (
+    <g>
+      <rect {...rect} stroke="#fff" strokeOpacity={0.9} strokeWidth={line.width + 2.5} />
+      <rect {...rect} stroke="#1d2327" strokeWidth={line.width} strokeDasharray={line.dash} />
+    </g>
   );
 }
 

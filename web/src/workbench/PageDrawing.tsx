@@ -1,28 +1,44 @@
-import { useState } from 'react';
+import { useDraggable } from '@dnd-kit/core';
+import { Plus } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { Mark } from '../ui/States';
-import { Frame, type Boxes } from './Frame';
+import { boxOf } from './geometry';
+import { LandingMark } from './LandingMark';
+import { LiveFrame, type Canvas, type Drawing } from './LiveFrame';
 import type { NodeView, PlacementView } from './source';
+import type { Tree } from './tree';
 
 const DRAWN_WIDTH = 142;
 const PAGE_WIDTH = 1280;
-const SCALE = DRAWN_WIDTH / PAGE_WIDTH;
+/** A strip is never lower than this on the screen, in px, so that it can be read and hit. */
+const LEAST = 18;
+export const DRAWING_SCALE = DRAWN_WIDTH / PAGE_WIDTH;
+const SCALE = DRAWING_SCALE;
 
 type Props = {
-  html: string;
-  sections: readonly NodeView[];
+  drawing: Drawing;
+  tree: Tree;
   placements: readonly PlacementView[];
   inHand: string;
-  onPick: (node: string) => void;
+  renaming: boolean;
+  onPick: (node: string, more: boolean) => void;
+  onRename: (node: string, name: string) => void;
+  onRenamed: () => void;
+  /** Something is to be put between two strips. */
+  onBetween: (before: string, at: { x: number; y: number }) => void;
+  onCanvas: (canvas: Canvas, surface: HTMLElement) => void;
 };
 
 /** The page drawn to scale, as a builder draws a front: a live miniature with a strip a section. */
-export function PageDrawing({ html, sections, placements, inHand, onPick }: Props) {
-  const [boxes, setBoxes] = useState<Boxes>(new Map());
-  const strips = sections.flatMap((node) => {
-    const box = boxes.get(node.id);
-    return box ? [{ node, top: box.y, height: box.height }] : [];
-  });
-
+export function PageDrawing(props: Props) {
+  const { drawing, tree, placements, inHand, renaming, onPick, onRename, onRenamed } = props;
+  const { onBetween, onCanvas } = props;
+  const [canvas, setCanvas] = useState<Canvas>();
+  const surface = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (canvas && surface.current) onCanvas(canvas, surface.current);
+  }, [canvas, onCanvas]);
+  const strips = stripsOf(canvas, tree);
   return (
     <div className="flex gap-1.5">
       <ol aria-hidden className="relative w-7 text-[10.5px] text-soft">
@@ -30,48 +46,138 @@ export function PageDrawing({ html, sections, placements, inHand, onPick }: Prop
           <li
             key={strip.node.id}
             className="absolute right-0 border-r border-soft/60 pr-1 flex items-center"
-            style={{ top: strip.top * SCALE + 2, height: strip.height * SCALE - 4 }}
+            style={{ top: strip.top * SCALE + 2, height: Math.max(2, strip.height * SCALE - 4) }}
           >
             {strip.height * SCALE > 14 && Math.round(strip.height)}
           </li>
         ))}
       </ol>
-      <div className="relative outline outline-1 outline-line" style={{ width: DRAWN_WIDTH }}>
-        <Frame
-          html={html}
+      <div
+        ref={surface}
+        data-drawing
+        className="relative outline outline-1 outline-line"
+        style={{ width: DRAWN_WIDTH }}
+      >
+        <LiveFrame
+          drawing={drawing}
           title="The whole page, drawn small"
           width={PAGE_WIDTH}
           screen={800}
           scale={SCALE}
-          onDrawn={setBoxes}
+          onDrawn={setCanvas}
         />
-        {strips.map((strip) => {
-          const placement = placements.find((p) => p.id === strip.node.placement);
-          return (
-            <button
+        <ol aria-label="Strips" className="absolute inset-0">
+          {strips.map((strip) => (
+            <Strip
               key={strip.node.id}
-              type="button"
-              aria-current={strip.node.id === inHand}
-              title={strip.node.title}
-              onClick={() => {
-                onPick(strip.node.id);
-              }}
-              className="absolute inset-x-0 flex flex-col justify-end items-start p-0.5 border-b border-line/80 hover:bg-verdigris/10 aria-[current=true]:outline aria-[current=true]:outline-[3px] aria-[current=true]:outline-ink aria-[current=true]:z-10"
-              style={{ top: strip.top * SCALE, height: Math.max(18, strip.height * SCALE) }}
-            >
-              {placement && strip.height * SCALE > 44 && (
-                <span className="absolute top-1 right-1">
-                  <StripMark placement={placement} />
-                </span>
-              )}
-              <span className="bg-paper text-ink text-[10.5px] leading-[14px] font-medium px-1 max-w-full truncate border border-line">
-                {strip.node.title}
-              </span>
-            </button>
-          );
-        })}
+              {...strip}
+              placement={placements.find((p) => p.id === strip.node.placement)}
+              current={strip.node.id === inHand}
+              renaming={renaming && strip.node.id === inHand}
+              onPick={onPick}
+              onRename={onRename}
+              onRenamed={onRenamed}
+              onBetween={onBetween}
+            />
+          ))}
+        </ol>
+        <LandingMark zone="drawing" scale={SCALE} />
       </div>
     </div>
+  );
+}
+
+type Place = { node: NodeView; top: number; height: number };
+
+/** Each strip where its section is drawn; those that are very low make room for their names. */
+function stripsOf(canvas: Canvas | undefined, tree: Tree): readonly Place[] {
+  const least = LEAST / SCALE;
+  const strips: Place[] = [];
+  let end = 0;
+  for (const node of tree.children(tree.root.id)) {
+    const box = boxOf(canvas, node.id);
+    if (!box) continue;
+    const top = Math.max(end, box.y);
+    const height = Math.max(least, box.y + box.height - top);
+    strips.push({ node, top, height });
+    end = top + height;
+  }
+  return strips;
+}
+
+type StripProps = Pick<Props, 'onPick' | 'onRename' | 'onRenamed' | 'onBetween' | 'renaming'> & {
+  node: NodeView;
+  top: number;
+  height: number;
+  placement: PlacementView | undefined;
+  current: boolean;
+};
+
+function Strip(props: StripProps) {
+  const { node, top, height, placement, current, renaming } = props;
+  const { onPick, onRename, onRenamed, onBetween } = props;
+  const { setNodeRef, listeners } = useDraggable({
+    id: `strip ${node.id}`,
+    data: { node: node.id },
+  });
+  const drawn = height * SCALE;
+  return (
+    <li
+      className="absolute inset-x-0 group"
+      style={{ top: top * SCALE, height: drawn, zIndex: current ? 10 : undefined }}
+    >
+      <button
+        ref={setNodeRef}
+        {...listeners}
+        type="button"
+        aria-current={current}
+        title={node.title}
+        data-strip={node.id}
+        onClick={(event) => {
+          onPick(node.id, event.shiftKey || event.ctrlKey || event.metaKey);
+        }}
+        className="absolute inset-0 touch-none flex flex-col justify-end items-start p-0.5 border-b border-line/80 hover:bg-verdigris/10 aria-[current=true]:outline aria-[current=true]:outline-[3px] aria-[current=true]:outline-ink"
+      >
+        {placement && drawn > 44 && (
+          <span className="absolute top-1 right-1">
+            <StripMark placement={placement} />
+          </span>
+        )}
+        {!renaming && (
+          <span className="bg-paper text-ink text-[10.5px] leading-[14px] font-medium px-1 max-w-full truncate border border-line">
+            {node.title}
+            {node.hiddenOn.length > 0 && ` · not on ${node.hiddenOn.join(', ')}`}
+          </span>
+        )}
+      </button>
+      {renaming && (
+        <input
+          autoFocus
+          aria-label="Name of the section"
+          defaultValue={node.name}
+          className="absolute inset-x-0 bottom-0 border border-verdigris bg-sheet px-1 text-[11px] z-20"
+          onKeyDown={(event) => {
+            event.stopPropagation();
+            if (event.key === 'Enter') {
+              onRename(node.id, event.currentTarget.value);
+              onRenamed();
+            } else if (event.key === 'Escape') onRenamed();
+          }}
+          onBlur={onRenamed}
+        />
+      )}
+      <button
+        type="button"
+        aria-label={`Insert before ${node.title}`}
+        title="Insert here"
+        onClick={(event) => {
+          onBetween(node.id, { x: event.clientX, y: event.clientY });
+        }}
+        className="absolute -top-2 -left-7 size-4 grid place-items-center rounded-full bg-verdigris text-white opacity-0 group-hover:opacity-100 focus-visible:opacity-100 z-20"
+      >
+        <Plus size={11} />
+      </button>
+    </li>
   );
 }
 

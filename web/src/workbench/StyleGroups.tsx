@@ -17,6 +17,10 @@ const type = [
   'text-align',
 ];
 const box = [
+  'margin-top',
+  'margin-right',
+  'margin-bottom',
+  'margin-left',
   'padding-top',
   'padding-right',
   'padding-bottom',
@@ -34,24 +38,67 @@ const box = [
 type Props = {
   ladder: LadderView;
   node: NodeView;
+  /** All that is in hand. */
+  nodes: readonly string[];
   device: DeviceKey;
   state: string;
+  /** A part of the name of the settings to show; empty for all. */
+  find: string;
   site: string;
   onEdit: (edit: EditBody) => Promise<Problem | undefined>;
   onPick: (node: string) => void;
 };
 
 /** The style settings of the thing in hand, in three groups; those most asked for first. */
-export function StyleGroups({ ladder, node, device, state, site, onEdit, onPick }: Props) {
+export function StyleGroups({
+  ladder,
+  node,
+  nodes,
+  device,
+  state,
+  find,
+  site,
+  onEdit,
+  onPick,
+}: Props) {
   const pick = (keys: readonly string[]) =>
     keys.flatMap((key) => ladder.styles.find((style) => style.property === key) ?? []);
   const rest = ladder.styles.filter((s) => !type.includes(s.property) && !box.includes(s.property));
-  const isElement = !['section', 'row', 'column', 'page'].includes(node.kind);
+  const isElement = !['section', 'row', 'column', 'page', 'box'].includes(node.kind);
   const groups = [
     { title: 'Type', styles: pick(type), open: isElement },
-    { title: 'Box', styles: pick(box), open: node.kind === 'section' || node.kind === 'button' },
+    { title: 'Box', styles: pick(box), open: ['section', 'button', 'box'].includes(node.kind) },
     { title: 'Size and place', styles: rest, open: node.kind === 'row' || node.kind === 'column' },
   ];
+  const rows = (styles: readonly StyleView[]) =>
+    styles.map((style) => (
+      <StyleRow
+        key={`${nodes.join(' ')} ${style.property} ${device} ${state}`}
+        style={style}
+        node={node}
+        nodes={nodes}
+        device={device}
+        state={state}
+        site={site}
+        tokens={ladder.tokens}
+        onEdit={onEdit}
+        onPick={onPick}
+      />
+    ));
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length > 0) {
+    const found = ladder.styles.filter((style) =>
+      words.every((word) => style.label.toLowerCase().includes(word)),
+    );
+    return (
+      <div className="mt-1 border-t border-hair pt-1">
+        {rows(found)}
+        {found.length === 0 && (
+          <p className="text-soft text-[12.5px]">No setting here goes by that name.</p>
+        )}
+      </div>
+    );
+  }
   return (
     <div className="mt-1">
       {groups.map(
@@ -63,19 +110,7 @@ export function StyleGroups({ ladder, node, device, state, site, onEdit, onPick 
               styles={group.styles}
               open={group.open}
             >
-              {group.styles.map((style) => (
-                <StyleRow
-                  key={`${node.id} ${style.property} ${device} ${state}`}
-                  style={style}
-                  node={node}
-                  device={device}
-                  state={state}
-                  site={site}
-                  tokens={ladder.tokens}
-                  onEdit={onEdit}
-                  onPick={onPick}
-                />
-              ))}
+              {rows(group.styles)}
             </Group>
           ),
       )}

@@ -11,6 +11,8 @@ import { useDraft } from './useDraft';
 type Props = {
   style: StyleView;
   node: NodeView;
+  /** All that is in hand. */
+  nodes: readonly string[];
   device: DeviceKey;
   state: string;
   /** In whose look it is drawn. */
@@ -23,11 +25,38 @@ type Props = {
 const isColour = (css: string) => /^(#|rgb|oklch|hsl)/.test(css);
 
 /** One style setting: what is set here, what it is worth, and, unfolded, why. */
-export function StyleRow({ style, node, device, state, site, tokens, onEdit, onPick }: Props) {
+export function StyleRow({
+  style,
+  node,
+  nodes,
+  device,
+  state,
+  site,
+  tokens,
+  onEdit,
+  onPick,
+}: Props) {
   const id = useId();
   const [why, setWhy] = useState(false);
   const set = (value: string) =>
-    onEdit({ type: 'STYLE', node: node.id, property: style.property, device, state, value });
+    onEdit({
+      type: 'STYLE',
+      node: node.id,
+      nodes: [...nodes],
+      property: style.property,
+      device,
+      state,
+      value,
+    });
+  const carry = (down: boolean) =>
+    void onEdit({
+      type: 'CARRY',
+      node: node.id,
+      property: style.property,
+      device,
+      state,
+      on: down,
+    });
   const draft = useDraft(style.here, set);
   const fitting = style.nearest.flatMap(
     (name) => tokens.find((token) => token.name === name) ?? [],
@@ -49,7 +78,7 @@ export function StyleRow({ style, node, device, state, site, tokens, onEdit, onP
           <DraftInput
             draft={draft}
             id={id}
-            placeholder={style.value}
+            placeholder={style.mixed ? 'differ' : style.value}
             title={style.value === style.css ? style.value : `${style.value} = ${style.css}`}
             aria-describedby={`${id}-problem`}
             className={`w-full border px-2 py-[3px] text-[12.5px] rounded-[2px] placeholder:text-soft hover:border-soft ${
@@ -76,6 +105,58 @@ export function StyleRow({ style, node, device, state, site, tokens, onEdit, onP
         </button>
       </div>
       <ProblemLine id={`${id}-problem`} problem={draft.problem} />
+      {(style.devices.length > 1 || style.devices.some((d) => d !== 'desktop')) && (
+        <p className="flex gap-1 mt-0.5 ml-[98px] text-[11.5px]">
+          {style.devices.map((d) => (
+            <span
+              key={d}
+              className={`inline-flex items-center gap-1 px-1 border ${d === device ? 'border-verdigris text-verdigris-deep bg-verdigris-tint' : 'border-line text-soft'}`}
+            >
+              {d}
+              <button
+                type="button"
+                aria-label={`Take the ${d} value of ${style.label.toLowerCase()} away`}
+                title={`Take the ${d} value away`}
+                className="size-6 -mr-1 grid place-items-center hover:bg-board"
+                onClick={() =>
+                  void onEdit({
+                    type: 'STYLE',
+                    node: node.id,
+                    property: style.property,
+                    device: d,
+                    state,
+                    value: '',
+                  })
+                }
+              >
+                ×
+              </button>
+            </span>
+          ))}
+        </p>
+      )}
+      {why && style.here !== '' && nodes.length === 1 && (
+        <p className="flex gap-3 text-[12.5px] text-verdigris">
+          <button
+            type="button"
+            className="hover:underline"
+            onClick={() => {
+              carry(false);
+            }}
+          >
+            Carry up a rung
+          </button>
+          <button
+            type="button"
+            className="hover:underline"
+            onClick={() => {
+              carry(true);
+            }}
+          >
+            Carry down a rung
+          </button>
+        </p>
+      )}
       {why && (
         <Trail
           style={style}

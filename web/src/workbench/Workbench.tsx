@@ -1,210 +1,588 @@
-import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, type ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
-import { Button } from '../ui/Button';
-import { Failed, Loading } from '../ui/States';
+import { DndContext } from '@dnd-kit/core';
+import { ZoomIn } from 'lucide-react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { Problem } from '../api/client';
 import { BarSlot } from '../ui/Bar';
-import { deviceOf, type DeviceKey } from './devices';
+import { Button } from '../ui/Button';
+import { useCommands } from '../ui/commands';
+import { Failed, Loading } from '../ui/States';
+import { hidden, moved, type Spot } from './actions';
+import { AddBox } from './AddBox';
+import { History, Meanwhile, Others, SavingState } from './BarParts';
+import { devices, type DeviceKey } from './devices';
+import { FitPanel } from './FitPanel';
 import { FootLine } from './FootLine';
+import { foretell } from './foretell';
 import { Frames } from './Frames';
+import { landingAt, type Point } from './geometry';
+import { HandBar, type HandAction } from './HandBar';
 import { Ladder } from './Ladder';
+import { DragLabel } from './LandingMark';
+import { LevelChoice } from './LevelChoice';
+import { holdsOthers } from './levels';
+import type { Canvas, Drawing } from './LiveFrame';
+import { measured } from './measure';
 import { Outline } from './Outline';
-import { PageDrawing } from './PageDrawing';
-import type { NodeView, Source, WorkbenchView } from './source';
-import { useWorkbench, type Saving } from './useWorkbench';
+import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
+import { Preview } from './Preview';
+import { ReferenceMenu, useReference } from './ReferencePicture';
+import { Rename } from './Rename';
+import type { EditBody, FitView, NodeView, Source, WorkbenchAnswer, WorkbenchView } from './source';
+import { stepFrom, treeOf, type Step } from './tree';
+import { useCarrying, type Surface } from './useCarrying';
+import { useClipboard } from './useClipboard';
+import { useHand } from './useHand';
+import { usePresence } from './usePresence';
+import { useWorkbench } from './useWorkbench';
 
 type Props = {
   source: Source;
   /** What stands above the page drawing. */
   heading: (view: WorkbenchView) => ReactNode;
   /** What can be done with the whole document, at the right end of the foot line. */
-  actions?: (view: WorkbenchView, replace: (view: WorkbenchView) => void) => ReactNode;
+  actions?: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
 };
 
-function chainOf(nodes: readonly NodeView[], node: NodeView): NodeView[] {
-  const parent = nodes.find((n) => n.id === node.parent);
-  return parent ? [...chainOf(nodes, parent), node] : [node];
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLInputElement ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement
+  );
 }
 
-function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+function hasWords(node: NodeView): boolean {
+  return !holdsOthers(node.kind) && node.kind !== 'picture';
 }
+
+/** What lies over the workbench: adding, choosing a level. */
+type Over =
+  | { is: 'add'; node: string; at: Point; spot: Spot | undefined }
+  | { is: 'levels'; at: Point; nodes: readonly string[] };
+
+/** Edits after which it is looked whether what was put down fits. */
+const putsDown = new Set(['PASTE', 'PASTE_HTML', 'PLACE']);
 
 /** Page drawing, three widths, ladder and foot line: the same for a page and for a piece. */
-export function Workbench({ source, heading, actions }: Props) {
-  const bench = useWorkbench(source);
-  const { view, edit, undo, redo } = bench;
-  const [search, setSearch] = useSearchParams();
-  const lead = deviceOf(search.get('lead'));
-  const wanted = search.get('node');
-
-  const set = useCallback(
-    (key: string, value: string) => {
-      setSearch(
-        (before) => {
-          const next = new URLSearchParams(before);
-          next.set(key, value);
-          return next;
-        },
-        { replace: true },
-      );
-    },
-    [setSearch],
-  );
-  const pick = useCallback(
-    (node: string) => {
-      set('node', node);
-    },
-    [set],
-  );
-  const onLead = useCallback(
-    (device: DeviceKey) => {
-      set('lead', device);
-    },
-    [set],
-  );
-
-  const inHand = useMemo(() => {
-    const nodes = view?.nodes ?? [];
-    return (
-      nodes.find((n) => n.id === wanted) ?? nodes.find((n) => n.kind === 'section') ?? nodes[0]
-    );
-  }, [view, wanted]);
-  const chain = useMemo(() => (view && inHand ? chainOf(view.nodes, inHand) : []), [view, inHand]);
-
-  const onKey = useCallback(
-    (event: KeyboardEvent) => {
-      if (event.defaultPrevented || isTyping(event.target)) return;
-      const key = event.key.toLowerCase();
-      if ((event.ctrlKey || event.metaKey) && (key === 'z' || key === 'y')) {
-        event.preventDefault();
-        void (key === 'y' || event.shiftKey ? redo() : undo());
-      } else if (event.key === 'Escape' && inHand?.parent) {
-        pick(inHand.parent);
-      } else if (event.key === 'Delete' && inHand?.parent) {
-        void edit({ type: 'REMOVE', node: inHand.id });
-      }
-    },
-    [undo, redo, edit, inHand, pick],
-  );
-  useEffect(() => {
-    document.addEventListener('keydown', onKey);
-    return () => {
-      document.removeEventListener('keydown', onKey);
-    };
-  }, [onKey]);
-
+export function Workbench(props: Props) {
+  const bench = useWorkbench(props.source);
+  const { view } = bench;
   if (bench.query.error && !view) {
     return <Failed error={bench.query.error} retry={() => void bench.reload()} />;
   }
-  if (!view || !inHand) return <Loading what="the workbench" />;
+  if (!view) return <Loading what="the workbench" />;
+  return <Bench {...props} bench={bench} view={view} />;
+}
 
-  const sections = view.nodes.filter((n) => n.kind === 'section');
-  const section = chain.find((n) => n.kind === 'section') ?? sections[0];
+type BenchProps = Props & { bench: ReturnType<typeof useWorkbench>; view: WorkbenchView };
+
+function Bench({ source, heading, actions, bench, view }: BenchProps) {
+  const { undo, redo, catchUp, edit: send, made: lastMade, idle } = bench;
+  const [typing, setTyping] = useState('');
+  /** The thing whose settings the keys go to as soon as they are there. */
+  const [entering, setEntering] = useState('');
+  const [over, setOver] = useState<Over>();
+  const [preview, setPreview] = useState(false);
+  const [renaming, setRenaming] = useState(false);
+  const [findings, setFindings] = useState<readonly FitView[]>([]);
+  const [refused, setRefused] = useState('');
+  const [reference, setReference] = useReference(source.key.join(' '));
+  const surfaces = useRef(new Map<DeviceKey, Surface>());
+  const drawn = useRef<Surface | undefined>(undefined);
+
+  const drawing = useMemo<Drawing>(
+    () => ({ language: view.language, css: view.css, open: view.open, blocks: view.blocks }),
+    [view.language, view.css, view.open, view.blocks],
+  );
+  const tree = useMemo(() => treeOf(view.page, view.blocks), [view.page, view.blocks]);
+  const { lead, inHand, others, held, now: current, pick, add, letGo, onLead } = useHand(tree);
+  const heldIds = held.map((node) => node.id);
+  const canvases = useCallback(
+    (): readonly Canvas[] => [...surfaces.current.values()].map((surface) => surface.canvas),
+    [],
+  );
+  const onCanvas = useCallback(
+    (device: DeviceKey, canvas: Canvas, element: HTMLElement, scale: number) => {
+      surfaces.current.set(device, { canvas, element, scale });
+    },
+    [],
+  );
+  const onDrawingCanvas = useCallback((canvas: Canvas, element: HTMLElement) => {
+    drawn.current = { canvas, element, scale: DRAWING_SCALE };
+  }, []);
+
+  const lookWhetherItFits = useCallback(
+    async (made: readonly string[]) => {
+      const frames = new Map([...surfaces.current].map(([key, s]) => [key, s.canvas]));
+      if (made.length === 0) return;
+      try {
+        setFindings(await source.fit(measured(tree, frames, made)));
+      } catch {
+        setFindings([]);
+      }
+    },
+    [source, tree, setFindings],
+  );
+  const [toFit, setToFit] = useState<readonly string[]>([]);
+  useEffect(() => {
+    if (toFit.length === 0) return;
+    const timer = setTimeout(() => {
+      void lookWhetherItFits(toFit);
+      setToFit([]);
+    }, 120);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [toFit, lookWhetherItFits]);
+
+  const edit = useCallback(
+    async (body: EditBody): Promise<Problem | undefined> => {
+      const drawings = [...canvases(), ...(drawn.current ? [drawn.current.canvas] : [])];
+      if (idle()) for (const canvas of drawings) foretell(canvas, tree, body);
+      const problem = await send(body);
+      if (problem) for (const canvas of drawings) canvas.putBack();
+      setRefused(problem && !problem.stale ? problem.message : '');
+      if (problem) return problem;
+      const made = lastMade();
+      const [first] = made;
+      if (first !== undefined) {
+        pick(first);
+        if (putsDown.has(body.type)) setToFit(made);
+      }
+      return undefined;
+    },
+    [send, lastMade, pick, idle, canvases, tree, setRefused, setToFit],
+  );
+  const onVersion = useCallback((version: number) => void catchUp(version), [catchUp]);
+  const here = usePresence(source, inHand.id, onVersion);
+
+  const clipboard = useClipboard({
+    clip: () => source.clip(heldIds),
+    target: inHand.id,
+    onPaste: (body) => void edit(body),
+  });
+  const surfaceOfLead = () => surfaces.current.get(lead);
+  const carrying = useCarrying({
+    tree,
+    inHand: held,
+    lead: surfaceOfLead,
+    drawing: () => drawn.current,
+    onEdit: edit,
+    onPick: pick,
+    onLanded: () => {
+      setOver(undefined);
+    },
+  });
+
+  /** Where a box opens that belongs to the thing in hand. */
+  const nearHand = (): Point => {
+    const surface = surfaceOfLead();
+    const box = surface?.canvas.element(inHand.id)?.getBoundingClientRect();
+    const rect = surface?.element.getBoundingClientRect();
+    if (!surface || !rect) return { x: 260, y: 120 };
+    const bottom = box && inHand.kind !== 'page' ? box.bottom * surface.scale : 40;
+    return {
+      x: rect.left + (box?.left ?? 0) * surface.scale + 12,
+      y: Math.min(window.innerHeight - 420, Math.max(90, rect.top + bottom + 8)),
+    };
+  };
+  const openAdd = (at: Point, spot?: Spot) => {
+    setOver({ is: 'add', node: current().id, at, spot });
+  };
+  const type = (id: string) => {
+    const node = tree.byId.get(id);
+    const words =
+      node && !['page', 'section', 'row', 'column', 'box', 'picture'].includes(node.kind);
+    setTyping(words ? id : '');
+    if (words) pick(id);
+  };
+  const act = (action: HandAction, at: Point) => {
+    const now = current();
+    const several = { node: now.id, nodes: now.id === inHand.id ? heldIds : [now.id] };
+    switch (action) {
+      case 'add':
+        openAdd(at);
+        break;
+      case 'duplicate':
+        void edit({ type: 'DUPLICATE', ...several });
+        break;
+      case 'copy':
+        void clipboard.copy();
+        break;
+      case 'paste':
+        clipboard.pasteCopied();
+        break;
+      case 'up':
+      case 'down': {
+        const body = moved(tree, now, action === 'up' ? -1 : 1);
+        if (body) void edit(body);
+        break;
+      }
+      case 'rename':
+        setRenaming(true);
+        break;
+      case 'mirror':
+        void edit({ type: 'MIRROR', node: now.id });
+        break;
+      case 'row':
+        void edit({ type: 'WRAP', ...several, kind: 'row' });
+        break;
+      case 'box':
+        void edit({ type: 'WRAP', ...several, kind: 'box' });
+        break;
+      case 'unwrap':
+        void edit({ type: 'UNWRAP', node: now.id });
+        break;
+      case 'remove': {
+        const next =
+          stepFrom(tree, now, 'next').id !== now.id
+            ? stepFrom(tree, now, 'next')
+            : stepFrom(tree, now, 'previous').id !== now.id
+              ? stepFrom(tree, now, 'previous')
+              : stepFrom(tree, now, 'parent');
+        void edit({ type: 'REMOVE', ...several }).then((problem) => {
+          if (!problem) pick(next.id);
+        });
+        break;
+      }
+    }
+  };
+
+  const onKey = (event: KeyboardEvent) => {
+    const now = current();
+    if (event.defaultPrevented || isTyping(event.target) || typing !== '' || preview) return;
+    const target = event.target as Element | null;
+    if (target?.closest('[role="dialog"], [role="menu"], [role="listbox"]')) return;
+    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+    const ctrl = event.ctrlKey || event.metaKey;
+    const onControl =
+      target?.closest('button, a, summary') !== null &&
+      target?.closest('button, a, summary') !== undefined;
+    const done = () => {
+      event.preventDefault();
+    };
+    const steps: Record<string, Step> = {
+      ArrowLeft: 'parent',
+      ArrowRight: 'child',
+      ArrowDown: 'next',
+      ArrowUp: 'previous',
+    };
+    const step = steps[event.key];
+    if (ctrl && (key === 'z' || key === 'y')) {
+      done();
+      void (key === 'y' || event.shiftKey ? redo() : undo()).then(() => {
+        const [first] = lastMade();
+        if (first !== undefined) pick(first);
+      });
+    } else if (ctrl && key === 'd') {
+      done();
+      act('duplicate', nearHand());
+    } else if (ctrl && (key === 'c' || key === 'x')) {
+      if (document.getSelection()?.toString()) return;
+      done();
+      void clipboard.copy().then(() => {
+        if (key === 'x') act('remove', nearHand());
+      });
+    } else if (ctrl) {
+      return;
+    } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      done();
+      act(event.key === 'ArrowUp' ? 'up' : 'down', nearHand());
+    } else if (step && !event.altKey) {
+      done();
+      const last = event.shiftKey ? (held[held.length - 1] ?? now) : now;
+      const next = stepFrom(tree, last, step);
+      if (next.id !== last.id) pick(next.id, event.shiftKey);
+    } else if (event.key === 'Escape') {
+      if (!letGo() && now.parent) pick(now.parent);
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
+      done();
+      act('remove', nearHand());
+    } else if (event.key === 'F2') {
+      done();
+      act('rename', nearHand());
+    } else if (event.key === 'Enter' && !onControl) {
+      done();
+      if (hasWords(now)) type(now.id);
+      else setEntering(now.id);
+    } else if (event.key === ' ' && !onControl) {
+      done();
+      add(now.id);
+    } else if (key === '/') {
+      done();
+      document.querySelector<HTMLElement>('[data-find-setting]')?.focus();
+    } else if (event.altKey) {
+      return;
+    } else if (key === 'a') {
+      done();
+      openAdd(nearHand());
+    } else if (key === 'm') act('mirror', nearHand());
+    else if (key === 'r') act('row', nearHand());
+    else if (key === 'b') act('box', nearHand());
+    else if (key === 'u') act('unwrap', nearHand());
+    else if (key === 'p') setPreview(true);
+    else if (key === 'h') {
+      const body = hidden(held, lead);
+      if (body && now.parent) void edit(body);
+    } else if (key === '1' || key === '2' || key === '3') {
+      const device = devices[Number(key) - 1];
+      if (device) onLead(device.key);
+    }
+  };
+  const latest = useRef(onKey);
+  useEffect(() => {
+    latest.current = onKey;
+  });
+  const key = useCallback((event: KeyboardEvent) => {
+    latest.current(event);
+  }, []);
+  useEffect(() => {
+    document.addEventListener('keydown', key);
+    return () => {
+      document.removeEventListener('keydown', key);
+    };
+  }, [key]);
+
+  useCommands(
+    useMemo(
+      () => [
+        {
+          title: 'True size',
+          run: () => {
+            setPreview(true);
+          },
+        },
+        { title: 'Undo', run: () => void undo() },
+        { title: 'Redo', run: () => void redo() },
+        ...devices.map((device) => ({
+          title: `Work at ${device.title.toLowerCase()}`,
+          run: () => {
+            onLead(device.key);
+          },
+        })),
+      ],
+      [undo, redo, onLead, setPreview],
+    ),
+  );
+
+  const section = tree.chain(inHand)[1];
   const placement = view.placements.find((p) => p.id === inHand.placement);
+  const isPage = view.piece === undefined || view.piece === null;
   return (
-    <div className="grid grid-cols-[200px_minmax(0,1fr)_312px] grid-rows-[minmax(0,1fr)_auto] h-full">
-      <BarSlot>
-        <SavingState saving={bench.saving} reload={() => void bench.reload()} />
-        <History view={view} undo={() => void undo()} redo={() => void redo()} />
-      </BarSlot>
-      <aside className="border-r border-line bg-board flex flex-col min-h-0 p-3 pl-2.5 gap-3">
-        <div className="pl-1">{heading(view)}</div>
-        <div className="overflow-y-auto min-h-32 max-h-[52%] shrink-0 [scrollbar-width:thin]">
-          <PageDrawing
-            html={view.html}
-            sections={sections}
-            placements={view.placements}
-            inHand={section?.id ?? ''}
-            onPick={pick}
+    <DndContext {...carrying} autoScroll={{ threshold: { x: 0, y: 0.12 } }}>
+      <div className="grid grid-cols-[200px_minmax(0,1fr)_312px] grid-rows-[minmax(0,1fr)_auto] h-full">
+        <BarSlot>
+          <Others others={here} tree={tree.byId} />
+          <SavingState
+            saving={bench.saving}
+            reload={() => void bench.reload()}
+            keep={(body) => void edit({ ...body, over: true })}
           />
-        </div>
-        {section && (
-          <Outline
-            nodes={view.nodes}
-            section={section}
+          <Meanwhile list={bench.meanwhile} onClose={bench.dismiss} />
+          <ReferenceMenu reference={reference} onChange={setReference} />
+          <Button
+            look="quiet"
+            title="True size (P)"
+            onClick={() => {
+              setPreview(true);
+            }}
+          >
+            <ZoomIn size={15} /> True size
+          </Button>
+          <History view={view} undo={() => void undo()} redo={() => void redo()} />
+        </BarSlot>
+        <aside className="border-r border-line bg-board flex flex-col min-h-0 p-3 pl-2.5 gap-2">
+          <div className="pl-1">{heading(view)}</div>
+          <div className="overflow-y-auto min-h-24 max-h-[46%] shrink-0 pt-2 [scrollbar-width:thin]">
+            <PageDrawing
+              drawing={drawing}
+              tree={tree}
+              placements={view.placements}
+              inHand={section?.id ?? ''}
+              renaming={renaming && inHand.id === section?.id}
+              onPick={pick}
+              onRename={(node, value) => void edit({ type: 'RENAME', node, value })}
+              onRenamed={() => {
+                setRenaming(false);
+              }}
+              onBetween={(before, at) => {
+                openAdd(at, { how: 'before', node: tree.root.id, before });
+              }}
+              onCanvas={onDrawingCanvas}
+            />
+          </div>
+          <HandBar
+            kind={inHand.kind}
+            count={held.length}
+            onAct={(action, from) => {
+              act(action, { x: from.right + 6, y: from.top });
+            }}
+          />
+          {renaming && inHand.id !== section?.id && (
+            <Rename
+              node={inHand}
+              onRename={(value) => void edit({ type: 'RENAME', node: inHand.id, value })}
+              onClose={() => {
+                setRenaming(false);
+              }}
+            />
+          )}
+          {section && (
+            <Outline tree={tree} section={section} inHand={inHand} also={others} onPick={pick} />
+          )}
+        </aside>
+        <div className="min-h-0 min-w-0 bg-paper relative">
+          <Frames
+            drawing={drawing}
+            tree={tree}
+            lead={lead}
             inHand={inHand}
+            also={others}
+            typing={typing}
+            reference={reference}
+            onReference={setReference}
+            onLead={onLead}
             onPick={pick}
-            onEdit={(body) => void edit(body)}
+            onType={type}
+            onChoose={(at, nodes) => {
+              setOver({ is: 'levels', at, nodes });
+            }}
+            onEdit={edit}
+            onKey={key}
+            onCanvas={onCanvas}
+            canvases={canvases}
           />
-        )}
-      </aside>
-      <div className="min-h-0 min-w-0 bg-paper">
-        <Frames
-          html={view.html}
+          {tree.children(tree.root.id).length === 0 && (
+            <p className="absolute left-10 top-24 max-w-sm text-[14px] text-soft">
+              Nothing stands here yet.{' '}
+              <button
+                type="button"
+                className="text-verdigris font-medium underline underline-offset-2"
+                onClick={() => {
+                  openAdd(nearHand());
+                }}
+              >
+                Add the first thing
+              </button>{' '}
+              by its name, or press A. It needs no section around it.
+            </p>
+          )}
+          {refused !== '' && (
+            <p
+              role="alert"
+              className="absolute left-1/2 -translate-x-1/2 bottom-4 z-30 bg-brick-tint border border-brick text-[13px] px-3 py-2 max-w-lg"
+            >
+              {refused}{' '}
+              <button
+                type="button"
+                className="underline underline-offset-2 ml-2"
+                onClick={() => {
+                  setRefused('');
+                }}
+              >
+                Close
+              </button>
+            </p>
+          )}
+          {findings.length > 0 && (
+            <FitPanel
+              findings={findings}
+              onPick={pick}
+              onEdit={edit}
+              onMended={(mended) => {
+                setFindings(findings.filter((finding) => !mended.includes(finding)));
+              }}
+              onClose={() => {
+                setFindings([]);
+              }}
+            />
+          )}
+        </div>
+        <aside className="border-l border-line min-h-0">
+          <Ladder
+            source={source}
+            version={view.version}
+            site={view.siteId}
+            node={inHand}
+            also={others}
+            device={lead}
+            placement={placement}
+            inPiece={!isPage}
+            entering={entering === inHand.id}
+            onEntered={() => {
+              setEntering('');
+            }}
+            onPick={pick}
+            onEdit={edit}
+          />
+        </aside>
+        <FootLine
+          view={view}
+          node={inHand}
+          placement={placement}
           lead={lead}
-          chain={chain}
-          onLead={onLead}
-          onPick={pick}
-          onKey={onKey}
+          onEdit={(body) => void edit(body)}
+          actions={actions?.(view, bench.replace)}
         />
       </div>
-      <aside className="border-l border-line min-h-0">
-        <Ladder
-          source={source}
-          version={view.version}
-          site={view.siteId}
-          node={inHand}
-          device={lead}
-          placement={placement}
-          inPiece={view.piece !== undefined && view.piece !== null}
-          onPick={pick}
+      {over?.is === 'add' && (
+        <AddBox
+          tree={tree}
+          node={tree.byId.get(over.node) ?? inHand}
+          at={over.at}
+          spot={over.spot}
+          pieces={isPage}
           onEdit={edit}
+          onClose={() => {
+            setOver(undefined);
+          }}
         />
-      </aside>
-      <FootLine
-        view={view}
-        node={inHand}
-        placement={placement}
-        lead={lead}
-        onEdit={(body) => void edit(body)}
-        actions={actions?.(view, bench.replace)}
-      />
-    </div>
-  );
-}
-
-function SavingState({ saving, reload }: { saving: Saving; reload: () => void }) {
-  if (saving.state === 'failed') {
-    return (
-      <span role="alert" className="flex items-center gap-2 text-brick max-w-[420px]">
-        <span className="truncate" title={saving.problem.message}>
-          Not saved:{' '}
-          {saving.problem.stale ? 'changed in another tab' : saving.problem.title.toLowerCase()}
-        </span>
-        {saving.problem.stale && <Button onClick={reload}>Load the newest state</Button>}
-      </span>
-    );
-  }
-  return (
-    <span role="status" className="text-soft">
-      {saving.state === 'saving' ? 'Saving…' : 'Saved'}
-    </span>
-  );
-}
-
-type HistoryProps = { view: WorkbenchView; undo: () => void; redo: () => void };
-
-function History({ view, undo, redo }: HistoryProps) {
-  return (
-    <span className="flex items-center gap-2">
-      <Button
-        look="quiet"
-        disabled={view.undo === ''}
-        title={view.undo ? `Undo: ${view.undo} (Ctrl Z)` : 'Nothing to undo'}
-        onClick={undo}
-      >
-        <Undo2 size={15} />
-        <span className="max-w-44 truncate">Undo{view.undo && `: ${view.undo}`}</span>
-      </Button>
-      <Button
-        look="quiet"
-        disabled={view.redo === ''}
-        title={view.redo ? `Redo: ${view.redo} (Ctrl Shift Z)` : 'Nothing to redo'}
-        onClick={redo}
-      >
-        <Redo2 size={15} /> Redo
-      </Button>
-    </span>
+      )}
+      {over?.is === 'levels' && (
+        <LevelChoice
+          tree={tree}
+          at={over.at}
+          nodes={over.nodes}
+          onPick={(node) => {
+            pick(node);
+            setOver(undefined);
+          }}
+          onAdd={(at) => {
+            const surface = surfaceOfLead();
+            const rect = surface?.element.getBoundingClientRect();
+            const landing =
+              surface && rect
+                ? landingAt(
+                    surface.canvas,
+                    tree,
+                    { x: (at.x - rect.left) / surface.scale, y: (at.y - rect.top) / surface.scale },
+                    { kind: 'text', nodes: [] },
+                  )
+                : undefined;
+            openAdd(
+              at,
+              landing && landing.how === 'into'
+                ? { how: 'before', node: landing.target, before: landing.before }
+                : undefined,
+            );
+          }}
+          onClose={() => {
+            setOver(undefined);
+          }}
+        />
+      )}
+      {preview && (
+        <Preview
+          drawing={drawing}
+          tree={tree}
+          section={section?.id ?? ''}
+          device={lead}
+          onClose={() => {
+            setPreview(false);
+          }}
+        />
+      )}
+      <DragLabel />
+    </DndContext>
   );
 }

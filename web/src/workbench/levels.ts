@@ -1,10 +1,19 @@
-export type Level = 'page' | 'section' | 'row' | 'column' | 'element';
+export type Level = 'page' | 'section' | 'row' | 'column' | 'box' | 'element';
 
 /** The level that a kind of node stands on. */
 export function levelOf(kind: string): Level {
-  return kind === 'page' || kind === 'section' || kind === 'row' || kind === 'column'
+  return kind === 'page' ||
+    kind === 'section' ||
+    kind === 'row' ||
+    kind === 'column' ||
+    kind === 'box'
     ? kind
     : 'element';
+}
+
+/** Whether other things stand in it. */
+export function holdsOthers(kind: string): boolean {
+  return levelOf(kind) !== 'element';
 }
 
 /** The same line in the outline, on the ladder's rungs and on the canvas. */
@@ -13,6 +22,7 @@ export const lineClass: Record<Level, string> = {
   section: 'line-section',
   row: 'line-row',
   column: 'line-column',
+  box: 'line-box',
   element: 'line-element',
 };
 
@@ -22,5 +32,6 @@ export const stroke: Record<Level, { width: number; dash: string }> = {
   section: { width: 4, dash: '' },
   row: { width: 2, dash: '14 4 2 4' },
   column: { width: 2, dash: '7 5' },
+  box: { width: 2, dash: '2 4' },
   element: { width: 1.5, dash: '' },
 };

@@ -34,5 +34,13 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
     setTyped(undefined);
     setProblem(undefined);
   };
-  return { text: typed ?? value, typed: setTyped, commit, leave, drop, problem };
+  return {
+    text: typed ?? value,
+    dirty: typed !== undefined,
+    typed: setTyped,
+    commit,
+    leave,
+    drop,
+    problem,
+  };
 }

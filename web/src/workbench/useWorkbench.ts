@@ -1,10 +1,18 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { Problem } from '../api/client';
-import type { EditBody, Source, WorkbenchView } from './source';
+import {
+  merged,
+  type EditBody,
+  type Source,
+  type WorkbenchAnswer,
+  type WorkbenchView,
+} from './source';
 
 export type Saving =
-  { state: 'saved' } | { state: 'saving' } | { state: 'failed'; problem: Problem };
+  | { state: 'saved' }
+  | { state: 'saving' }
+  | { state: 'failed'; problem: Problem; again?: EditBody };
 
 function asProblem(error: unknown): Problem {
   return error instanceof Problem ? error : new Problem(0, 'Not saved', String(error));
@@ -16,34 +24,55 @@ function asProblem(error: unknown): Problem {
  */
 export function useWorkbench(source: Source) {
   const queries = useQueryClient();
-  const query = useQuery({ queryKey: source.key, queryFn: source.load, staleTime: Infinity });
+  const query = useQuery({
+    queryKey: source.key,
+    queryFn: async () => merged(undefined, await source.load()),
+    staleTime: Infinity,
+    structuralSharing: false,
+  });
   const [saving, setSaving] = useState<Saving>({ state: 'saved' });
+  const [meanwhile, setMeanwhile] = useState<readonly string[]>([]);
   const line = useRef<Promise<unknown>>(Promise.resolve());
+  const waiting = useRef(0);
 
-  const run = useCallback(
-    (change: (version: number) => Promise<WorkbenchView>): Promise<Problem | undefined> => {
-      const next = line.current.then(async () => {
-        const now = queries.getQueryData<WorkbenchView>(source.key);
-        if (!now) return undefined;
-        setSaving({ state: 'saving' });
-        try {
-          queries.setQueryData(source.key, await change(now.version));
-          setSaving({ state: 'saved' });
-          return undefined;
-        } catch (error) {
-          const problem = asProblem(error);
-          setSaving({ state: 'failed', problem });
-          return problem;
-        }
-      });
-      line.current = next;
-      return next;
+  const put = useCallback(
+    (now: WorkbenchAnswer) => {
+      const before = queries.getQueryData<WorkbenchView>(source.key);
+      const view = merged(before, now);
+      queries.setQueryData(source.key, view);
+      return view;
     },
     [queries, source],
   );
 
+  const run = useCallback(
+    (
+      change: (now: WorkbenchView) => Promise<WorkbenchAnswer>,
+      again?: EditBody,
+    ): Promise<Problem | undefined> => {
+      waiting.current += 1;
+      setSaving({ state: 'saving' });
+      const next = line.current.then(async () => {
+        const now = queries.getQueryData<WorkbenchView>(source.key);
+        const answer = now && (await change(now).catch(asProblem));
+        waiting.current -= 1;
+        if (answer instanceof Problem) {
+          setSaving({ state: 'failed', problem: answer, ...(again ? { again } : {}) });
+          return answer;
+        }
+        if (answer) setMeanwhile(put(answer).merged);
+        if (waiting.current === 0) setSaving({ state: 'saved' });
+        return undefined;
+      });
+      line.current = next;
+      return next;
+    },
+    [queries, source, put],
+  );
+
   const edit = useCallback(
-    (body: EditBody) => run((version) => source.edit({ ...body, version })),
+    (body: EditBody) =>
+      run(({ version, drawing }) => source.edit({ ...body, version, drawing }), body),
     [run, source],
   );
   const undo = useCallback(() => run(source.undo), [run, source]);
@@ -52,12 +81,43 @@ export function useWorkbench(source: Source) {
     await query.refetch();
     setSaving({ state: 'saved' });
   }, [query]);
-  const replace = useCallback(
-    (view: WorkbenchView) => {
-      queries.setQueryData(source.key, view);
+  /** What others saved is fetched when nothing of one's own is on its way. */
+  const catchUp = useCallback(
+    async (version: number) => {
+      const now = queries.getQueryData<WorkbenchView>(source.key);
+      if (now && version > now.version && waiting.current === 0) await query.refetch();
     },
+    [queries, source, query],
+  );
+  const replace = useCallback(
+    (view: WorkbenchAnswer) => {
+      put(view);
+    },
+    [put],
+  );
+  const made = useCallback(
+    () => queries.getQueryData<WorkbenchView>(source.key)?.made ?? [],
     [queries, source],
   );
+  /** Whether everything that was asked for has been answered. */
+  const idle = useCallback(() => waiting.current === 0, []);
+  const dismiss = useCallback(() => {
+    setMeanwhile([]);
+  }, []);
 
-  return { query, view: query.data, saving, edit, undo, redo, reload, replace };
+  return {
+    query,
+    view: query.data,
+    saving,
+    meanwhile,
+    dismiss,
+    edit,
+    undo,
+    redo,
+    reload,
+    catchUp,
+    replace,
+    made,
+    idle,
+  };
 }

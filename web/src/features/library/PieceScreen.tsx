@@ -5,7 +5,7 @@ import { answer, api, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
-import { pieceSource, type WorkbenchView } from '../../workbench/source';
+import { pieceSource, type WorkbenchAnswer, type WorkbenchView } from '../../workbench/source';
 import { Workbench } from '../../workbench/Workbench';
 import { useSites } from '../sites/useSites';
 
@@ -51,7 +51,7 @@ export function PieceScreen() {
   );
 }
 
-type ReleaseProps = { view: WorkbenchView; replace: (view: WorkbenchView) => void };
+type ReleaseProps = { view: WorkbenchView; replace: (view: WorkbenchAnswer) => void };
 
 function Release({ view, replace }: ReleaseProps) {
   const queries = useQueryClient();

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { answer, api, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count, when } from '../../ui/count';
@@ -22,7 +22,10 @@ export function SiteScreen() {
       <h1 className="text-2xl border-b border-ink pb-3">{site.name}</h1>
       <div className="grid grid-cols-[minmax(0,1fr)_320px] gap-12 mt-5">
         <section aria-label="Pages">
-          <h2 className="text-lg">Pages</h2>
+          <div className="flex items-baseline justify-between">
+            <h2 className="text-lg">Pages</h2>
+            <NewPage siteId={siteId} />
+          </div>
           <ul className="mt-1 border-t border-line">
             {site.pages.map((page) => (
               <li key={page.id} className="border-b border-hair">
@@ -46,6 +49,63 @@ export function SiteScreen() {
         </div>
       </div>
     </main>
+  );
+}
+
+/** Makes an empty page and opens it. */
+function NewPage({ siteId }: { siteId: string }) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [open, setOpen] = useState(false);
+  const [problem, setProblem] = useState('');
+  const make = async (title: string) => {
+    try {
+      const made = await answer(
+        api.POST('/api/sites/{id}/pages', { params: { path: { id: siteId } }, body: { title } }),
+      );
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+      void navigate(`/sites/${siteId}/pages/${made.id}`);
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'The page was not made; try again.');
+    }
+  };
+  if (!open) {
+    return (
+      <Button
+        look="quiet"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        New page
+      </Button>
+    );
+  }
+  return (
+    <form
+      className="flex items-baseline gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const title = new FormData(event.currentTarget).get('title');
+        void make(typeof title === 'string' ? title : '');
+      }}
+    >
+      {problem && (
+        <span role="alert" className="text-brick">
+          {problem}
+        </span>
+      )}
+      <input
+        name="title"
+        autoFocus
+        aria-label="Title of the new page"
+        placeholder="Title of the new page"
+        className="border border-line bg-sheet px-2 py-1"
+      />
+      <Button type="submit" look="main">
+        Make page
+      </Button>
+    </form>
   );
 }
 

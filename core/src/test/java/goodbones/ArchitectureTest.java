@@ -17,7 +17,21 @@ class ArchitectureTest {
           .should()
           .onlyDependOnClassesThat()
           .resideInAnyPackage(
-              "java..", "goodbones..", "org.jspecify..", "tools.jackson..", "org.brotli..");
+              "java..",
+              "goodbones..",
+              "org.jspecify..",
+              "org.jsoup..",
+              "tools.jackson..",
+              "org.brotli..");
+
+  @ArchTest
+  static final ArchRule ONLY_OPEN_FORMATS_READ_HTML =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("goodbones.exchange..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("org.jsoup..");
 
   @ArchTest
   static final ArchRule ONLY_OPEN_FORMATS_KNOW_JSON =

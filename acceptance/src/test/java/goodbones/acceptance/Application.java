@@ -15,7 +15,7 @@ import java.util.concurrent.TimeUnit;
 /** The packed application with its demo data, started as a process on a free port. */
 final class Application implements AutoCloseable {
   private static final Path JAR = Path.of("../server/target/server-0.1.0-exec.jar");
-  private static final Duration PATIENCE = Duration.ofSeconds(90);
+  private static final Duration PATIENCE = Duration.ofMinutes(4);
   private final HttpClient http = HttpClient.newHttpClient();
   private final Path data;
   private final int port;
@@ -53,6 +53,7 @@ final class Application implements AutoCloseable {
     Instant end = Instant.now().plus(PATIENCE);
     while (!isHealthy()) {
       if (!started.isAlive() || Instant.now().isAfter(end)) {
+        started.destroyForcibly();
         throw new IOException(
             "the application did not start:\n" + Files.readString(data.resolve("server.txt")));
       }

@@ -101,7 +101,7 @@ class ComputedStylesTest {
                   const get = async (path) => (await fetch(path)).json();
                   const bench = await get(`/api/pages/${page}/workbench`);
                   const all = {};
-                  for (const node of bench.nodes.filter((n) => n.kind !== 'page')) {
+                  for (const node of bench.blocks.flatMap((block) => block.nodes)) {
                     const id = encodeURIComponent(node.id);
                     const ladder = await get(
                       `/api/pages/${page}/ladder?node=${id}&device=${device}`);

@@ -10,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -104,6 +105,12 @@ final class Designer implements AutoCloseable {
   /** Takes a section in hand by its strip in the page drawing. */
   void takeSection(String name) {
     page.locator("button[title='" + name + "']").click();
+  }
+
+  /** Clicks where something is drawn; on the canvas the drawing itself is not clicked at. */
+  void clickAt(Locator drawn) {
+    BoundingBox box = drawn.boundingBox();
+    page.mouse().click(box.x + Math.min(20, box.width / 2), box.y + box.height / 2);
   }
 
   void set(String label, String value) {

@@ -3,12 +3,15 @@ package goodbones.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -113,7 +116,7 @@ class InterfaceTest {
   }
 
   @Test
-  void aSecondTabIsToldAndWhatWasTypedIsKept() {
+  void twoTabsThatEditDifferentThingsBothHoldAndTheSameThingAsks() {
     designer.go(FERRIES_PAGE);
     designer.takeSection("Words of travellers");
     designer.takeInHand("Maud Tillery");
@@ -121,21 +124,51 @@ class InterfaceTest {
     Page second = designer.newTab();
     designer.use(second);
     designer.go(FERRIES_PAGE);
+    assertThat(designer.page().getByText("Also open: iris at “Maud Tillery")).isVisible();
+    first.route("**/here", route -> route.abort());
     designer.takeSection("Words of travellers");
     designer.takeInHand("“The best half hour");
     designer.set("Words", "“Half an hour well spent.”");
-    designer.awaitSaved();
+    assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
     designer.use(first);
     designer.set("Words", "Maud Tillery, Gull Holm");
-    assertThat(designer.page().getByText("Not saved: changed in another tab")).isVisible();
-    assertThat(designer.field("Words")).hasValue("Maud Tillery, Gull Holm");
-    designer.button("Load the newest state").click();
-    assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
-    assertThat(designer.field("Words")).hasValue("Maud Tillery, Gull Holm");
-    designer.field("Words").focus();
-    designer.page().keyboard().press("Enter");
+    assertThat(designer.page().getByText("Both kept. iris: change words")).isVisible();
     assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, Gull Holm");
+    assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
+    designer.use(second);
+    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, Gull Holm");
+    designer.takeInHand("Maud Tillery");
+    designer.set("Words", "Maud Tillery, on the quay");
+    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, on the quay");
+    designer.use(first);
+    designer.set("Words", "Maud Tillery, at the helm");
+    assertThat(designer.page().getByText("was changed meanwhile by iris").first()).isVisible();
+    assertThat(designer.field("Words")).hasValue("Maud Tillery, at the helm");
+    assertThat(designer.button("Take theirs")).isVisible();
+    designer.button("Keep mine").click();
+    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, at the helm");
     second.close();
+  }
+
+  @Test
+  void whatIsSeenAtOnceIsPutBackWhenItIsNotKept() {
+    designer.go(FERRIES_PAGE);
+    designer.takeSection("Opening band");
+    String before = (String) main().evaluate("e => e.innerHTML");
+    List<Route> asked = new ArrayList<>();
+    designer.page().route("**/edits", asked::add);
+    designer.page().keyboard().press("Alt+ArrowDown");
+    assertThat(main().locator("> *").nth(1)).hasAttribute("data-node", "sf-opening/ob-section");
+    designer.page().waitForCondition(() -> !asked.isEmpty());
+    asked.get(0).fulfill(new Route.FulfillOptions().setStatus(503).setBody("{}"));
+    assertThat(main().locator("> *").first()).hasAttribute("data-node", "sf-opening/ob-section");
+    assertThat((String) main().evaluate("e => e.innerHTML")).isEqualTo(before);
+    assertThat(designer.page().getByText("Not saved").first()).isVisible();
+    designer.page().unroute("**/edits");
+  }
+
+  private static Locator main() {
+    return designer.frame(DESKTOP).locator("main");
   }
 
   @Test

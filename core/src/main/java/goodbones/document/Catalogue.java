@@ -50,8 +50,12 @@ public final class Catalogue {
           GRADIENT,
           BORDER,
           SHADOW);
+  private static final Set<StyleProperty> INSIDE =
+      EnumSet.of(MIN_HEIGHT, FLOW, ROW_GAP, COLUMN_GAP, CONTENT_ALIGN, SPREAD);
+  private static final Set<StyleProperty> MARGIN =
+      EnumSet.of(MARGIN_TOP, MARGIN_RIGHT, MARGIN_BOTTOM, MARGIN_LEFT);
   private static final Set<StyleProperty> ELEMENT =
-      EnumSet.of(MARGIN_TOP, MARGIN_BOTTOM, MAX_WIDTH, PLACE);
+      union(MARGIN, EnumSet.of(WIDTH, MAX_WIDTH, PLACE, ORDER, PIN));
 
   static {
     Field picture = new Field("picture", "Picture", Field.Type.PICTURE, true, 300);
@@ -59,26 +63,43 @@ public final class Catalogue {
     add(
         Kind.PAGE,
         List.of(),
-        EnumSet.of(Kind.SECTION, Kind.PLACEMENT),
-        union(TYPE, EnumSet.of(BACKGROUND_COLOR)));
+        union(ELEMENTS, EnumSet.of(Kind.SECTION, Kind.PLACEMENT, Kind.ROW, Kind.BOX)),
+        union(TYPE, EnumSet.of(BACKGROUND_COLOR, PADDING_RIGHT, PADDING_LEFT, CONTENT_WIDTH)));
     add(
         Kind.SECTION,
         List.of(picture),
-        union(ELEMENTS, EnumSet.of(Kind.ROW)),
+        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX)),
         union(
             TYPE,
             BOX,
-            EnumSet.of(OVERLAY_COLOR, MIN_HEIGHT, CONTENT_WIDTH, CONTENT_ALIGN, ROW_GAP)));
+            EnumSet.of(
+                OVERLAY_COLOR,
+                MARGIN_TOP,
+                MARGIN_BOTTOM,
+                MIN_HEIGHT,
+                CONTENT_WIDTH,
+                CONTENT_ALIGN,
+                ROW_GAP,
+                ORDER)));
     add(
         Kind.ROW,
         List.of(),
         EnumSet.of(Kind.COLUMN),
-        union(TYPE, BOX, EnumSet.of(COLUMNS, COLUMN_GAP, ROW_GAP, CONTENT_ALIGN)));
+        union(
+            TYPE,
+            BOX,
+            MARGIN,
+            EnumSet.of(COLUMNS, COLUMN_GAP, ROW_GAP, CONTENT_ALIGN, SPREAD, MIN_HEIGHT, ORDER)));
     add(
         Kind.COLUMN,
         List.of(),
-        union(ELEMENTS, EnumSet.of(Kind.ROW)),
-        union(TYPE, BOX, EnumSet.of(ROW_GAP, CONTENT_ALIGN)));
+        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX)),
+        union(TYPE, BOX, MARGIN, INSIDE, EnumSet.of(HEIGHT_PLACE, ORDER)));
+    add(
+        Kind.BOX,
+        List.of(),
+        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX)),
+        union(TYPE, BOX, ELEMENT, INSIDE, EnumSet.of(HEIGHT_PLACE)));
     add(
         Kind.HEADING,
         List.of(words(200), new Field("level", "Level", Field.Type.LEVEL, false, 0)),
@@ -225,7 +246,8 @@ public final class Catalogue {
     }
   }
 
-  private static String misplaced(Kind parent, Kind child) {
+  /** Why a kind cannot stand in another, and where it can. */
+  public static String misplaced(Kind parent, Kind child) {
     List<String> homes =
         ENTRIES.entrySet().stream()
             .filter(e -> e.getValue().children().contains(child))
@@ -249,6 +271,15 @@ public final class Catalogue {
                         () ->
                             Optional.of("A " + node.kind().word() + " has no field “" + key + "”"))
                     .ifPresent(message -> faults.add(fault(node, message))));
+    if (node.content().get("words") instanceof FieldValue.Words words) {
+      for (Mark mark : words.marks()) {
+        if (mark.type() == Mark.Type.LIST && node.kind() != Kind.TEXT) {
+          faults.add(fault(node, "A list can stand in a text only"));
+        } else if (mark.type() == Mark.Type.LINK && node.kind() == Kind.BUTTON) {
+          faults.add(fault(node, "A button is a link itself; its words cannot hold another"));
+        }
+      }
+    }
     for (String slot : node.slots()) {
       if (field(node.kind(), slot).isEmpty()) {
         faults.add(
@@ -277,6 +308,15 @@ public final class Catalogue {
                   + "”: give "
                   + property.type().form()
                   + ", or a token such as {color.accent}"));
+    }
+    if (node.kind() == Kind.ROW
+        && property == CONTENT_ALIGN
+        && value.equals(StyleValue.literal("space-between"))) {
+      return Optional.of(
+          fault(
+              node,
+              "Columns stand side by side, so there is nothing to space out in height: give start,"
+                  + " center, end or stretch"));
     }
     return Optional.empty();
   }

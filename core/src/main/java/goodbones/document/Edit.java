@@ -66,4 +66,36 @@ public sealed interface Edit {
       edits = List.copyOf(edits);
     }
   }
+
+  /** The nodes that it names: those that it changes, and those that it puts something under. */
+  default List<NodeId> nodes() {
+    if (this instanceof Insert e) {
+      return List.of(e.parent());
+    } else if (this instanceof Remove e) {
+      return List.of(e.node());
+    } else if (this instanceof Move e) {
+      return List.of(e.node(), e.parent());
+    } else if (this instanceof SetContent e) {
+      return List.of(e.node());
+    } else if (this instanceof SetStyle e) {
+      return List.of(e.node());
+    } else if (this instanceof SetVisibility e) {
+      return List.of(e.node());
+    } else if (this instanceof SetNamedStyles e) {
+      return List.of(e.node());
+    } else if (this instanceof SetScheme e) {
+      return List.of(e.node());
+    } else if (this instanceof SetSlot e) {
+      return List.of(e.node());
+    } else if (this instanceof Rename e) {
+      return List.of(e.node());
+    } else if (this instanceof SetLocal e) {
+      return List.of(e.placement());
+    } else if (this instanceof SetOrder e) {
+      return List.of(e.placement());
+    } else if (this instanceof SetPin e) {
+      return List.of(e.placement());
+    }
+    return ((Group) this).edits().stream().flatMap(each -> each.nodes().stream()).toList();
+  }
 }

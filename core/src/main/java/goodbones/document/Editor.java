@@ -22,7 +22,13 @@ public final class Editor {
     return edited;
   }
 
-  private static Edited step(Node root, Edit edit) {
+  /**
+   * Carries one step of a longer edit out, without asking whether the catalogue allows what comes
+   * of it; whoever takes several steps asks that at the end.
+   *
+   * @throws Refused if the target is not there
+   */
+  public static Edited step(Node root, Edit edit) {
     if (edit instanceof Edit.Insert e) {
       return insert(root, e);
     } else if (edit instanceof Edit.Remove e) {

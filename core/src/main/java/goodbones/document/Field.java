@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
  * @param limit the greatest number of characters (of the alternative text, for a picture)
  */
 public record Field(String key, String label, Type type, boolean slot, int limit) {
+  private static final int LINK_LIMIT = 2000;
   private static final Pattern LINK =
       Pattern.compile("(https?://|mailto:|tel:)[^\\s\"<>]+|[/#][^\\s\"<>]*|");
 
@@ -39,7 +40,7 @@ public record Field(String key, String label, Type type, boolean slot, int limit
       return Optional.of(label + " holds " + type.name().toLowerCase() + ", not this");
     }
     if (value instanceof FieldValue.Words words) {
-      return tooLong(words.text());
+      return tooLong(words.text()).or(() -> markFault(words));
     }
     if (value instanceof FieldValue.Picture picture) {
       return tooLong(picture.alt());
@@ -49,7 +50,10 @@ public record Field(String key, String label, Type type, boolean slot, int limit
           ? Optional.empty()
           : Optional.of("A heading's level is 1 to 6, not " + level.level());
     }
-    String target = ((FieldValue.Link) value).target();
+    return linkFault(((FieldValue.Link) value).target());
+  }
+
+  private Optional<String> linkFault(String target) {
     if (!LINK.matcher(target).matches()) {
       return Optional.of(
           "“"
@@ -57,7 +61,34 @@ public record Field(String key, String label, Type type, boolean slot, int limit
               + "” is not an address to link to: begin with / for a page of the site, # for a"
               + " section, or https://, mailto:, tel:");
     }
-    return tooLong(target);
+    return target.length() <= LINK_LIMIT
+        ? Optional.empty()
+        : Optional.of("The link has " + target.length() + " characters; at most " + LINK_LIMIT);
+  }
+
+  private Optional<String> markFault(FieldValue.Words words) {
+    for (Mark mark : words.marks()) {
+      Optional<String> fault =
+          switch (mark.type()) {
+            case LINK ->
+                mark.value().isEmpty()
+                    ? Optional.of("A link in the words goes nowhere: give its address")
+                    : linkFault(mark.value());
+            case COLOUR -> colourFault(mark.value());
+            case LIST, BOLD, ITALIC -> Optional.empty();
+          };
+      if (fault.isPresent()) {
+        return fault;
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Optional<String> colourFault(String colour) {
+    return StyleValue.parse(colour) instanceof StyleValue.Literal literal
+            && !ValueType.COLOUR.accepts(literal.css())
+        ? Optional.of("“" + abbreviated(colour) + "” is no colour: give " + ValueType.COLOUR.form())
+        : Optional.empty();
   }
 
   private Optional<String> tooLong(String text) {

@@ -6,6 +6,7 @@ public enum Kind {
   SECTION("section", "Section"),
   ROW("row", "Row"),
   COLUMN("column", "Column"),
+  BOX("box", "Box"),
   HEADING("heading", "Heading"),
   TEXT("text", "Text"),
   LABEL("label", "Label"),
@@ -28,6 +29,16 @@ public enum Kind {
 
   public String title() {
     return title;
+  }
+
+  /** Whether other nodes stand in it; what is left are the elements, and placements. */
+  public boolean holdsOthers() {
+    return this == PAGE || this == SECTION || this == ROW || this == COLUMN || this == BOX;
+  }
+
+  /** Whether it is laid out with its content inside another container: not a page or a section. */
+  public boolean isElement() {
+    return !holdsOthers() && this != PLACEMENT;
   }
 
   /**

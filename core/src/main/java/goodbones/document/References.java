@@ -27,9 +27,18 @@ public record References(
 
     void node(Node node) {
       node.styles().values().forEach(this::value);
+      node.content().values().forEach(this::content);
       namedStyles.addAll(node.namedStyles());
       node.scheme().ifPresent(schemes::add);
       node.placement().ifPresent(placement -> placement.changes().values().forEach(this::change));
+    }
+
+    private void content(FieldValue content) {
+      if (content instanceof FieldValue.Words words) {
+        words.marks().stream()
+            .filter(mark -> mark.type() == Mark.Type.COLOUR)
+            .forEach(mark -> value(StyleValue.parse(mark.value())));
+      }
     }
 
     private void value(StyleValue value) {
@@ -39,6 +48,8 @@ public record References(
     private void change(LocalValue value) {
       if (value instanceof LocalValue.StyleIs style) {
         style.value().ifPresent(this::value);
+      } else if (value instanceof LocalValue.ContentIs is) {
+        content(is.value());
       } else if (value instanceof LocalValue.NamedStylesAre named) {
         namedStyles.addAll(named.ids());
       } else if (value instanceof LocalValue.SchemeIs scheme) {

@@ -10,7 +10,8 @@ import java.util.stream.Collectors;
  * A style setting that a node can carry.
  *
  * <p>Whether one is inherited, and its initial value, follow the property definition tables of the
- * CSS specifications (CSS Color 4, Fonts 4, Text 3, Box 3, Backgrounds 3, Sizing 3).
+ * CSS specifications (CSS Color 4, Fonts 4, Text 3, Box 3, Backgrounds 3, Sizing 3, Box Alignment
+ * 3, Display 3).
  */
 public enum StyleProperty {
   COLOR("color", "Text colour", ValueType.COLOUR, true, "#000000"),
@@ -28,15 +29,23 @@ public enum StyleProperty {
   PADDING_BOTTOM("padding-bottom", "Padding bottom", ValueType.LENGTH, false, "0"),
   PADDING_LEFT("padding-left", "Padding left", ValueType.LENGTH, false, "0"),
   MARGIN_TOP("margin-top", "Margin top", ValueType.MARGIN, false, "0"),
+  MARGIN_RIGHT("margin-right", "Margin right", ValueType.MARGIN, false, "0"),
   MARGIN_BOTTOM("margin-bottom", "Margin bottom", ValueType.MARGIN, false, "0"),
+  MARGIN_LEFT("margin-left", "Margin left", ValueType.MARGIN, false, "0"),
+  WIDTH("width", "Width", ValueType.SIZE, false, "auto"),
   MIN_HEIGHT("min-height", "Least height", ValueType.SIZE, false, "auto"),
   MAX_WIDTH("max-width", "Greatest width", ValueType.SIZE, false, "none"),
   CONTENT_WIDTH("content-width", "Content width", ValueType.SIZE, false, "none"),
-  CONTENT_ALIGN("content-align", "Content height", ValueType.ALIGN, false, "start"),
+  FLOW("flow", "Direction", ValueType.FLOW, false, "down"),
+  CONTENT_ALIGN("content-align", "Content height", ValueType.STACK, false, "start"),
+  SPREAD("justify-content", "Spread", ValueType.SPREAD, false, "start"),
   PLACE("place", "Place in line", ValueType.ALIGN, false, "stretch"),
+  HEIGHT_PLACE("align-self", "Place in height", ValueType.ALIGN, false, "stretch"),
+  ORDER("order", "Order", ValueType.ORDER, false, "0"),
+  PIN("pin", "Pinned to", ValueType.CORNER, false, "none"),
   ROW_GAP("row-gap", "Gap between lines", ValueType.LENGTH, false, "0"),
   COLUMN_GAP("column-gap", "Gap between columns", ValueType.LENGTH, false, "0"),
-  COLUMNS("columns", "Column widths", ValueType.SPANS, false, "12"),
+  COLUMNS("columns", "Column widths", ValueType.SPANS, false, "equal"),
   RADIUS("border-radius", "Corner radius", ValueType.LENGTH, false, "0"),
   RULE_WIDTH("border-top-width", "Rule above", ValueType.LENGTH, false, "0"),
   RULE_COLOR("border-top-color", "Rule colour", ValueType.COLOUR, false, "#000000"),

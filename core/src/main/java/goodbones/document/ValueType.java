@@ -32,8 +32,16 @@ public enum ValueType {
   FIT("cover or contain", "cover|contain"),
   RATIO("a ratio such as 3 / 2, or auto", "\\d+(\\.\\d+)? ?/ ?\\d+(\\.\\d+)?|auto"),
   SPANS(
-      "widths in twelfths, one for each column, such as 7 5",
-      "([1-9]|1[0-2])( ([1-9]|1[0-2])){0,11}"),
+      "widths in twelfths such as 7 5, with an offset before a plus as in 8 1+3, and what stays free after it as in"
+          + " 1+4+7; or per cent such as"
+          + " 56% 33%, at most 100 together; or equal, or equal 2 for two in a line",
+      css -> Columns.read(css).isPresent()),
+  SPREAD("start, center, end or space-between", "start|center|end|space-between"),
+  STACK("start, center, end, stretch or space-between", "start|center|end|stretch|space-between"),
+  FLOW("down or across", "down|across"),
+  CORNER(
+      "none, top-left, top-right, bottom-left or bottom-right", "none|(top|bottom)-(left|right)"),
+  ORDER("a whole number from -99 to 99", "-?[1-9]?\\d"),
   DURATION("a time such as 200ms or 0.2s", Form.NUMBER + "(ms|s)|0s"),
   CURVE(
       "a curve such as ease or cubic-bezier(0.2, 0, 0, 1)",

@@ -1,4 +1,4 @@
-/** Open formats: design tokens as files, and CSS custom properties. */
+/** Open formats: design tokens as files, CSS custom properties, and words out of HTML. */
 @NullMarked
 package goodbones.exchange;
 

@@ -1,6 +1,7 @@
 package goodbones.library;
 
 import goodbones.document.Aspect;
+import goodbones.document.Catalogue;
 import goodbones.document.Edit;
 import goodbones.document.Editor;
 import goodbones.document.LocalKey;
@@ -9,10 +10,12 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * Translates an edit of what a page shows into an edit of what is stored.
@@ -150,7 +153,7 @@ final class LocalEdits {
     Node parent = node(e.parent());
     NodeId id = e.subtree().id();
     NodeId into = e.parent().inner();
-    goodbones.document.Catalogue.require(parent.withChildren(List.of(e.subtree())));
+    Catalogue.require(parent.withChildren(List.of(e.subtree())));
     return new Edit.Group(
         List.of(
             new Edit.SetLocal(
@@ -193,17 +196,18 @@ final class LocalEdits {
     }
     Node moved = node(e.node());
     Node parent = node(e.parent());
-    if (!e.node().isInside()
-        || !e.parent().isInside()
-        || !e.node().outer().equals(e.parent().outer())) {
-      throw Refused.at(
-          moved,
-          "It cannot be moved between a placement and the rest of the page; add it there anew");
+    if (!e.node().isInside()) {
+      return new Edit.Group(
+          List.of(
+              new Edit.Remove(e.node()), insert(new Edit.Insert(e.parent(), e.index(), moved))));
+    }
+    if (!e.parent().isInside() || !e.node().outer().equals(e.parent().outer())) {
+      return moveOut(e, moved);
     }
     if (moved.find(e.parent()).isPresent()) {
       throw Refused.at(moved, "A " + moved.kind().word() + " cannot be moved into itself");
     }
-    goodbones.document.Catalogue.require(parent.withChildren(List.of(moved)));
+    Catalogue.require(parent.withChildren(List.of(moved)));
     NodeId into = e.parent().inner();
     LocalKey key = new LocalKey(e.node().inner(), Aspect.PLACED);
     Optional<Node> inserted =
@@ -219,5 +223,24 @@ final class LocalEdits {
                 e.node().outer(), key, Optional.of(new LocalValue.PlacedUnder(into, inserted))),
             new Edit.SetOrder(
                 e.node().outer(), into, orderWith(parent, e.node().inner(), e.index()))));
+  }
+
+  /** A move out of a placement is a removal there and an independent copy elsewhere. */
+  private Edit moveOut(Edit.Move e, Node moved) {
+    Node copy = moved.mapIds(this::derived);
+    Edit.Insert there = new Edit.Insert(e.parent(), e.index(), copy);
+    return new Edit.Group(
+        List.of(remove(new Edit.Remove(e.node())), e.parent().isInside() ? insert(there) : there));
+  }
+
+  /** The id of a copy is made of the placement's and the node's, so that it is always the same. */
+  private NodeId derived(NodeId id) {
+    String name = id.value();
+    NodeId derived;
+    do {
+      derived = NodeId.of(UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)).toString());
+      name += "+";
+    } while (stored.find(derived).isPresent());
+    return derived;
   }
 }

@@ -6,21 +6,33 @@ import goodbones.document.Edited;
 import goodbones.document.Editor;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import java.util.ArrayList;
+import java.util.List;
 
 /** Carries out edits that are aimed at what a page shows, placements included. */
 public final class PageEditor {
   private final Adopted adopted;
   private final Library library;
+  private final Fillings fillings;
 
   public PageEditor(Adopted adopted, Library library) {
+    this(adopted, library, new Fillings());
+  }
+
+  /**
+   * @param fillings those of the page that is edited
+   */
+  public PageEditor(Adopted adopted, Library library, Fillings fillings) {
     this.adopted = adopted;
     this.library = library;
+    this.fillings = fillings;
   }
 
   public Shown shown(Node page) {
-    return Shown.of(page, adopted, library);
+    return Shown.of(page, adopted, library, fillings);
   }
 
   /**
@@ -30,9 +42,25 @@ public final class PageEditor {
    * @throws Refused if the edit makes no sense; the page given in is untouched
    */
   public Edited apply(Node page, Edit edit) {
-    Edited edited = Editor.apply(page, LocalEdits.translate(page, shown(page), edit));
-    Catalogue.require(shown(edited.root()).root());
-    return edited;
+    List<Edit> inverses = new ArrayList<>();
+    Node now = page;
+    for (Edit step : steps(edit)) {
+      boolean aimedInside = step.nodes().stream().anyMatch(NodeId::isInside);
+      Edit onStored = aimedInside ? LocalEdits.translate(now, shown(now), step) : step;
+      Edited edited = Editor.step(now, onStored);
+      inverses.add(0, edited.inverse());
+      now = edited.root();
+    }
+    Catalogue.require(now);
+    Catalogue.require(shown(now).root());
+    return new Edited(now, inverses.size() == 1 ? inverses.get(0) : new Edit.Group(inverses));
+  }
+
+  /** One step after the other: each is aimed at what the one before it leads to. */
+  private static List<Edit> steps(Edit edit) {
+    return edit instanceof Edit.Group group
+        ? group.edits().stream().flatMap(each -> steps(each).stream()).toList()
+        : List.of(edit);
   }
 
   /**

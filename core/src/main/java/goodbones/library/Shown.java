@@ -43,35 +43,52 @@ public record Shown(Node root, Map<NodeId, Origin> origins) implements OwnValues
    * @throws UnknownPiece if a placed piece, or the revision to show, does not exist
    */
   public static Shown of(Node page, Adopted adopted, Library library) {
+    return of(page, adopted, library, new Fillings());
+  }
+
+  /**
+   * Fills in every placement of a page.
+   *
+   * @param fillings those of the same page that were filled before
+   * @throws UnknownPiece if a placed piece, or the revision to show, does not exist
+   */
+  public static Shown of(Node page, Adopted adopted, Library library, Fillings fillings) {
     Map<NodeId, Origin> origins = new HashMap<>();
-    return new Shown(fill(page, adopted, library, origins), origins);
+    return new Shown(fill(page, adopted, library, fillings, origins), origins);
   }
 
   private static Node fill(
-      Node node, Adopted adopted, Library library, Map<NodeId, Origin> origins) {
+      Node node, Adopted adopted, Library library, Fillings fillings, Map<NodeId, Origin> origins) {
     if (node.kind() == Kind.PLACEMENT) {
       Placement placement = node.placement().orElseThrow();
-      Revision revision = library.revision(placement.pieceId(), adopted.shownBy(placement));
-      return fillPlacement(node.id(), placement, revision, origins);
+      int number = adopted.shownBy(placement);
+      Fillings.Filling filling =
+          fillings.of(
+              node,
+              number,
+              () -> filled(node.id(), placement, library.revision(placement.pieceId(), number)));
+      origins.putAll(filling.origins());
+      return filling.shown();
     }
     List<Node> children = new ArrayList<>();
     boolean same = true;
     for (Node child : node.children()) {
-      Node filled = fill(child, adopted, library, origins);
+      Node filled = fill(child, adopted, library, fillings, origins);
       same &= filled == child;
       children.add(filled);
     }
     return same ? node : node.withChildren(children);
   }
 
-  private static Node fillPlacement(
-      NodeId placementId, Placement placement, Revision revision, Map<NodeId, Origin> origins) {
+  private static Fillings.Filling filled(
+      NodeId placementId, Placement placement, Revision revision) {
     Map<NodeId, Set<LocalKey>> changed = new HashMap<>();
     for (LocalKey key : placement.changes().keySet()) {
       changed.computeIfAbsent(key.node(), id -> new LinkedHashSet<>()).add(key);
     }
     Map<NodeId, Node> library = new HashMap<>();
     revision.root().walk(node -> library.put(node.id(), node));
+    Map<NodeId, Origin> origins = new HashMap<>();
     Node shown = Overlay.show(revision.root(), placement);
     shown.walk(
         node ->
@@ -83,7 +100,8 @@ public record Shown(Node root, Map<NodeId, Origin> origins) implements OwnValues
                     revision.number(),
                     Optional.ofNullable(library.get(node.id())),
                     Set.copyOf(changed.getOrDefault(node.id(), Set.of())))));
-    return shown.mapIds(id -> id.within(placementId));
+    return new Fillings.Filling(
+        revision.number(), shown.mapIds(id -> id.within(placementId)), Map.copyOf(origins));
   }
 
   public Optional<Origin> origin(NodeId id) {

@@ -1,6 +1,7 @@
 package goodbones.render;
 
 import goodbones.document.Catalogue;
+import goodbones.document.Columns;
 import goodbones.document.Composite;
 import goodbones.document.Device;
 import goodbones.document.FieldValue;
@@ -13,8 +14,10 @@ import goodbones.document.StyleValue;
 import goodbones.style.Candidate;
 import goodbones.style.Cascade;
 import goodbones.style.Finishes;
+import goodbones.style.Flow;
 import goodbones.style.Scheme;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -34,6 +37,7 @@ final class Declarations {
   private static final Pattern VH = Pattern.compile("(\\d*\\.?\\d+)vh\\b");
   private static final String OVERLAY = "--overlay";
   private static final String GRADIENT = "--gradient";
+  private static final String CONTENT = "--content";
   private static final List<String> SIDES = List.of("top", "right", "bottom", "left");
 
   private final Cascade cascade;
@@ -53,8 +57,8 @@ final class Declarations {
     this.pictureUrl = pictureUrl;
   }
 
-  /** A place in a row: the row, and the column's index among its siblings. */
-  record Track(Node row, int index) {}
+  /** A place in a row: the row's grids, and the column's index among its siblings. */
+  record Track(RowGrids row, int index) {}
 
   /** All that the rules of a node depend on; nodes alike in it share them. */
   private record Likeness(
@@ -65,7 +69,8 @@ final class Declarations {
       Optional<String> around,
       Set<Device> hiddenOn,
       Optional<FieldValue> picture,
-      List<Integer> spans) {}
+      List<String> cells,
+      Optional<RowGrids> grids) {}
 
   /**
    * The rules of a node with {@code &} in place of its selector.
@@ -82,7 +87,8 @@ final class Declarations {
             cascade.scope(node).scheme().map(Scheme::id),
             node.hiddenOn(),
             Optional.ofNullable(node.content().get("picture")),
-            track.map(this::spans).orElse(List.of()));
+            track.map(Declarations::cells).orElse(List.of()),
+            node.kind() == Kind.ROW ? Optional.of(grids(node)) : Optional.empty());
     String known = rules.get(likeness);
     if (known == null) {
       known = fresh(node, track);
@@ -91,9 +97,21 @@ final class Declarations {
     return known;
   }
 
-  private List<Integer> spans(Track track) {
-    return List.of(
-        span(track, Device.DESKTOP), span(track, Device.TABLET), span(track, Device.PHONE));
+  private static List<String> cells(Track track) {
+    return Arrays.stream(Device.values()).map(d -> track.row().cell(track.index(), d)).toList();
+  }
+
+  /** How a row's columns stand at each device. */
+  RowGrids grids(Node row) {
+    Map<Device, Columns.Grid> grids = new EnumMap<>(Device.class);
+    for (Device device : Device.values()) {
+      grids.put(device, Flow.grid(row, cascade, device));
+    }
+    return new RowGrids(grids);
+  }
+
+  boolean knows(StyleValue.TokenRef ref) {
+    return tokens.knows(ref);
   }
 
   private String fresh(Node node, Optional<Track> track) {
@@ -112,6 +130,17 @@ final class Declarations {
       }
     }
     return css.toString();
+  }
+
+  /** A picture is as wide as its place; its margins are to lie inside that. */
+  private static void margins(Node node, Map<String, String> css) {
+    String left = zero(css.getOrDefault("margin-left", "0"));
+    String right = zero(css.getOrDefault("margin-right", "0"));
+    boolean none = left.equals("0px") && right.equals("0px");
+    boolean auto = left.equals("auto") || right.equals("auto");
+    if (node.kind() == Kind.PICTURE && !none && !auto && !css.containsKey("width")) {
+      css.put("width", "calc(100% - " + left + " - " + right + ")");
+    }
   }
 
   private static String selector(State state) {
@@ -172,8 +201,49 @@ final class Declarations {
           .ifPresent(c -> declare(node, property, c, css));
     }
     background(node, css);
-    track.ifPresent(t -> css.put("grid-column", "span " + span(t, device) + " / auto"));
+    contentAlign(node, css);
+    margins(node, css);
+    if (node.kind() == Kind.ROW) {
+      css.put("grid-template-columns", template(node, device));
+    }
+    track.ifPresent(t -> cell(t.row().cell(t.index(), device), css));
     return css;
+  }
+
+  private static void cell(String cell, Map<String, String> css) {
+    String[] parts = cell.split("\\|");
+    css.put("grid-column", parts[0]);
+    if (parts.length > 1) {
+      css.put("grid-row", parts[1]);
+    }
+  }
+
+  /** The tracks of a row; Columns says how wide each is. */
+  private String template(Node row, Device device) {
+    List<Columns.Track> tracks = grids(row).of(device).tracks();
+    if (tracks.stream().allMatch(Columns.Part.class::isInstance)) {
+      return tracks.size() == 1 ? "minmax(0,1fr)" : "repeat(" + tracks.size() + ",minmax(0,1fr))";
+    }
+    String gap =
+        cascade
+            .declared(row, StyleProperty.COLUMN_GAP, device, State.NORMAL)
+            .map(c -> value(StyleProperty.COLUMN_GAP, c))
+            .filter(css -> !css.equals("0"))
+            .orElse("0px");
+    List<String> css = new ArrayList<>();
+    for (Columns.Track track : tracks) {
+      css.add(
+          track instanceof Columns.OfTwelve twelve
+              ? "calc((100% + " + gap + ")*" + twelve.twelfths() + "/12 - " + gap + ")"
+              : "calc((100% - "
+                  + gap
+                  + "*"
+                  + (tracks.size() - 1)
+                  + ")*"
+                  + ((Columns.OfHundred) track).percent()
+                  + "/100)");
+    }
+    return String.join(" ", css);
   }
 
   private Map<String, String> state(Node node, Device device, State state) {
@@ -216,7 +286,7 @@ final class Declarations {
       case BORDER -> border(candidate, css);
       case TRANSITION -> transition(candidate, css);
       case COLUMNS -> {
-        // Written at the columns, each with its own span.
+        // Written as the row's tracks, and at the columns as their cells.
       }
       default -> declare(node, property, value(property, candidate), css);
     }
@@ -234,13 +304,64 @@ final class Declarations {
         css.put("border-top-style", "solid");
         css.put("border-top-width", value);
       }
-      case CONTENT_WIDTH -> css.put("grid-template-columns", "minmax(0," + value + ")");
-      case CONTENT_ALIGN ->
-          css.put(node.kind() == Kind.ROW ? "align-items" : "align-content", value);
+      case CONTENT_WIDTH -> contentWidth(node, value, css);
+      case CONTENT_ALIGN -> css.put(CONTENT, value);
+      case FLOW -> {
+        if (value.equals("across")) {
+          css.put("display", "flex");
+          css.put("flex-wrap", "wrap");
+          css.put("align-content", "stretch");
+        }
+      }
+      case PADDING_LEFT, PADDING_RIGHT ->
+          css.put(
+              node.kind() == Kind.PAGE
+                  ? property.key().replace("padding", "--page")
+                  : property.key(),
+              zero(value));
+      case ORDER -> {
+        if (!value.equals("0")) {
+          css.put("order", value);
+        }
+      }
+      case PIN -> pin(value, css);
       case PLACE -> css.put("justify-self", value);
       case OVERLAY_COLOR -> css.put(OVERLAY, value);
       case GRADIENT -> css.put(GRADIENT, value);
       default -> css.put(property.key(), value);
+    }
+  }
+
+  private static void contentWidth(Node node, String value, Map<String, String> css) {
+    boolean none = value.equals("none") || value.equals("auto");
+    if (node.kind() == Kind.PAGE) {
+      css.put("--page-width", none ? "100%" : zero(value));
+    } else {
+      css.put("grid-template-columns", "minmax(0," + (none ? "1fr" : value) + ")");
+    }
+  }
+
+  private static String zero(String value) {
+    return value.equals("0") ? "0px" : value;
+  }
+
+  private static void pin(String corner, Map<String, String> css) {
+    if (!corner.equals("none")) {
+      css.put("position", "absolute");
+      for (String side : corner.split("-")) {
+        css.put(side, "0");
+      }
+    }
+  }
+
+  /** The content's height is said in another way where things stand side by side. */
+  private static void contentAlign(Node node, Map<String, String> css) {
+    String value = css.remove(CONTENT);
+    boolean across = "flex".equals(css.get("display"));
+    if (across) {
+      css.put("align-items", value == null ? "start" : value);
+    } else if (value != null) {
+      css.put(node.kind() == Kind.ROW ? "align-items" : "align-content", value);
     }
   }
 
@@ -298,15 +419,5 @@ final class Declarations {
     if (!layers.isEmpty()) {
       css.put("background-image", String.join(",", layers));
     }
-  }
-
-  private int span(Track track, Device device) {
-    Optional<Candidate> columns =
-        cascade.declared(track.row(), StyleProperty.COLUMNS, device, State.NORMAL);
-    if (columns.isEmpty()) {
-      return Math.max(1, 12 / Math.max(1, track.row().children().size()));
-    }
-    String[] spans = columns.get().css().split(" ");
-    return Integer.parseInt(spans[track.index() % spans.length]);
   }
 }

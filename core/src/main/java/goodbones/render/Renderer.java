@@ -4,9 +4,11 @@ import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.State;
 import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
 import goodbones.fonts.FontFace;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
@@ -14,11 +16,11 @@ import goodbones.style.SiteFinishes;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.HexFormat;
-import java.util.Map;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -33,20 +35,23 @@ import java.util.stream.Stream;
  */
 public final class Renderer {
   private static final int NORMAL_WEIGHT = 400;
+  private static final String BOLD_WEIGHT = "700";
   private final Surroundings surroundings;
   private final Cascade cascade;
   private final Declarations declarations;
-  private final SortedMap<String, String> rules = new TreeMap<>();
+  private final RenderMemo memo;
   private final Properties tokens;
-  private final SortedSet<FontFace> faces = new TreeSet<>();
-  private final Set<String> setIn = new HashSet<>();
-  private final Map<String, String> classes = new HashMap<>();
-  private final SortedSet<String> pictures = new TreeSet<>();
-  private final StringBuilder html = new StringBuilder();
+  private Set<String> classes = new TreeSet<>();
+  private Set<String> schemes = new TreeSet<>();
+  private Set<FontFace> faces = new TreeSet<>();
+  private Set<String> pictures = new TreeSet<>();
+  private Set<String> setIn = new HashSet<>();
+  private StringBuilder html = new StringBuilder();
 
-  private Renderer(Shown page, SiteFinishes finishes, Surroundings surroundings) {
+  private Renderer(Shown page, SiteFinishes finishes, Surroundings surroundings, RenderMemo memo) {
     this.surroundings = surroundings;
-    this.tokens = new Properties(finishes);
+    this.memo = memo;
+    this.tokens = new Properties(finishes, memo.refs());
     this.cascade = new Cascade(page.root(), page, finishes);
     this.declarations =
         new Declarations(
@@ -63,27 +68,84 @@ public final class Renderer {
    * @param page its root is of kind page
    */
   public static Rendered render(Shown page, SiteFinishes finishes, Surroundings surroundings) {
-    Renderer renderer = new Renderer(page, finishes, surroundings);
+    return render(page, finishes, surroundings, new RenderMemo());
+  }
+
+  /**
+   * @param page its root is of kind page
+   * @param memo of the same page in the same surroundings
+   */
+  public static Rendered render(
+      Shown page, SiteFinishes finishes, Surroundings surroundings, RenderMemo memo) {
     Node root = page.root();
+    memo.begin(root, finishes);
+    Renderer renderer = new Renderer(page, finishes, surroundings, memo);
     renderer.open("body", root, Optional.empty(), "");
-    renderer.html.append("<main>");
-    root.children().forEach(child -> renderer.visit(child, Optional.empty()));
-    renderer.html.append("</main></body>");
+    RenderMemo.Fragment body = renderer.taken();
+    List<RenderMemo.Fragment> fragments = new ArrayList<>();
+    List<Rendered.Block> blocks = new ArrayList<>();
+    fragments.add(body);
+    for (Node child : root.children()) {
+      RenderMemo.Fragment fragment = memo.known(child).orElseGet(() -> renderer.fragment(child));
+      fragments.add(fragment);
+      blocks.add(new Rendered.Block(child.id(), fragment.html()));
+    }
+    return renderer.together(body.html(), blocks, fragments);
+  }
+
+  private RenderMemo.Fragment fragment(Node node) {
+    visit(node, Optional.empty());
+    RenderMemo.Fragment fragment = taken();
+    memo.keep(node, fragment);
+    return fragment;
+  }
+
+  /** What was written since the last time, and what it uses. */
+  private RenderMemo.Fragment taken() {
+    RenderMemo.Fragment fragment =
+        new RenderMemo.Fragment(html.toString(), classes, schemes, faces, pictures);
+    html = new StringBuilder();
+    classes = new TreeSet<>();
+    schemes = new TreeSet<>();
+    faces = new TreeSet<>();
+    pictures = new TreeSet<>();
+    setIn = new HashSet<>();
+    return fragment;
+  }
+
+  private Rendered together(
+      String open, List<Rendered.Block> blocks, List<RenderMemo.Fragment> fragments) {
+    SortedMap<String, String> rules = new TreeMap<>();
+    Set<String> usedSchemes = new TreeSet<>();
+    SortedSet<FontFace> usedFaces = new TreeSet<>();
+    Set<String> usedPictures = new TreeSet<>();
+    for (RenderMemo.Fragment fragment : fragments) {
+      fragment.classes().forEach(name -> rules.put(name, rule(name)));
+      usedSchemes.addAll(fragment.schemes());
+      usedFaces.addAll(fragment.faces());
+      usedPictures.addAll(fragment.pictures());
+    }
+    SortedMap<String, StyleValue.TokenRef> used = tokens.usedIn(rules.values());
     return new Rendered(
-        renderer.html.toString(),
-        Collections.unmodifiableSortedMap(renderer.rules),
-        renderer.tokens.root(),
-        renderer.tokens.scopes(),
-        Collections.unmodifiableSortedSet(renderer.faces),
-        Set.copyOf(renderer.pictures));
+        open,
+        blocks,
+        Collections.unmodifiableSortedMap(rules),
+        tokens.root(used),
+        tokens.scopes(used, usedSchemes),
+        Collections.unmodifiableSortedSet(usedFaces),
+        Set.copyOf(usedPictures));
+  }
+
+  private String rule(String name) {
+    return java.util.Objects.requireNonNull(memo.rules().get(name));
   }
 
   private void visit(Node node, Optional<Declarations.Track> track) {
     switch (node.kind()) {
       case SECTION -> container("section", node, track);
-      case ROW, COLUMN -> container("div", node, track);
+      case ROW, COLUMN, BOX -> container("div", node, track);
       case HEADING -> words("h" + level(node), node, "");
-      case TEXT, LABEL -> words("p", node, "");
+      case TEXT, LABEL -> words(Marked.hasList(wordsOf(node)) ? "div" : "p", node, "");
       case BUTTON -> words("a", node, href(node));
       case PICTURE -> picture(node);
       case PAGE, PLACEMENT ->
@@ -94,24 +156,64 @@ public final class Renderer {
 
   private void container(String tag, Node node, Optional<Declarations.Track> track) {
     open(tag, node, track, "");
-    for (int i = 0; i < node.children().size(); i++) {
-      visit(
-          node.children().get(i),
-          node.kind() == Kind.ROW
-              ? Optional.of(new Declarations.Track(node, i))
-              : Optional.empty());
+    if (node.kind() == Kind.ROW) {
+      RowGrids grids = declarations.grids(node);
+      for (int i = 0; i < node.children().size(); i++) {
+        visit(node.children().get(i), Optional.of(new Declarations.Track(grids, i)));
+      }
+    } else {
+      node.children().forEach(child -> visit(child, Optional.empty()));
     }
     html.append("</").append(tag).append('>');
   }
 
   private void words(String tag, Node node, String attributes) {
-    String text = node.content().get("words") instanceof FieldValue.Words words ? words.text() : "";
-    if (text.isBlank() && !surroundings.withIds()) {
+    FieldValue.Words words = wordsOf(node);
+    if (words.text().isBlank() && !surroundings.withIds()) {
       return;
     }
-    collectFaces(node);
+    collectFaces(node, words);
     open(tag, node, Optional.empty(), attributes);
-    html.append(Html.lines(text)).append("</").append(tag).append('>');
+    html.append(Marked.html(words, surroundings.linkUrl(), this::colour))
+        .append("</")
+        .append(tag)
+        .append('>');
+  }
+
+  private static FieldValue.Words wordsOf(Node node) {
+    return node.content().get("words") instanceof FieldValue.Words words
+        ? words
+        : new FieldValue.Words("");
+  }
+
+  /** The attributes of words in a colour of their own; none for a token that is not known here. */
+  private String colour(String stored) {
+    StyleValue value = StyleValue.parse(stored);
+    boolean known =
+        value.refs().stream()
+            .allMatch(ref -> declarations.knows(ref) && !(value instanceof StyleValue.Composed));
+    if (!known) {
+      return "";
+    }
+    String css = value instanceof StyleValue.TokenRef ref ? tokens.use(ref) : value.toString();
+    return " class=\""
+        + className("&{color:" + css + "}")
+        + '"'
+        + (surroundings.withIds() ? " data-colour=\"" + Html.escape(stored) + '"' : "");
+  }
+
+  private String className(String css) {
+    String name =
+        memo.classes()
+            .computeIfAbsent(
+                css,
+                text -> {
+                  String fresh = "g" + hash(text);
+                  memo.rules().put(fresh, text.replace("&", "." + fresh) + "\n");
+                  return fresh;
+                });
+    classes.add(name);
+    return name;
   }
 
   private static int level(Node node) {
@@ -146,20 +248,12 @@ public final class Renderer {
     html.append('<').append(tag).append(" class=\"").append(node.kind().word());
     String css = declarations.rules(node, track);
     if (!css.isEmpty()) {
-      String name =
-          classes.computeIfAbsent(
-              css,
-              text -> {
-                String fresh = "g" + hash(text);
-                rules.put(fresh, text.replace("&", "." + fresh) + "\n");
-                return fresh;
-              });
-      html.append(' ').append(name);
+      html.append(' ').append(className(css));
     }
     node.scheme()
         .ifPresent(
             scheme -> {
-              tokens.useScheme(scheme);
+              schemes.add(scheme);
               html.append(' ').append(tokens.className(scheme));
             });
     html.append('"');
@@ -170,13 +264,17 @@ public final class Renderer {
   }
 
   /** Notes the font files that a text is set in, at every device and in every state. */
-  private void collectFaces(Node node) {
+  private void collectFaces(Node node, FieldValue.Words words) {
+    boolean bold = words.marks().stream().anyMatch(mark -> mark.type() == Mark.Type.BOLD);
     for (Device device : Device.values()) {
       for (State state : Catalogue.states(node.kind())) {
         String stack = cascade.won(node, StyleProperty.FONT_FAMILY, device, state).css();
         String weight = cascade.won(node, StyleProperty.FONT_WEIGHT, device, state).css();
         if (setIn.add(stack + '|' + weight)) {
           collectFace(stack, weight);
+        }
+        if (bold && setIn.add(stack + '|' + BOLD_WEIGHT)) {
+          collectFace(stack, BOLD_WEIGHT);
         }
       }
     }

@@ -16,18 +16,24 @@ public final class StyleSheet {
       """
       *,*::before,*::after{box-sizing:border-box}
       html{-webkit-text-size-adjust:100%;text-size-adjust:100%}
-      body,h1,h2,h3,h4,h5,h6,p{margin:0}
+      body,h1,h2,h3,h4,h5,h6,p,ul{margin:0}
       h1,h2,h3,h4,h5,h6{font-size:inherit;font-weight:inherit}
-      h1,h2,h3,h4,h5,h6,p,a{min-width:0;overflow-wrap:break-word}
+      h1,h2,h3,h4,h5,h6,p,a,.text{min-width:0;overflow-wrap:anywhere}
+      ul{padding-left:1.25em}
       a{color:inherit;text-decoration:none}
+      p a,h1 a,h2 a,h3 a,h4 a,h5 a,h6 a,li a{text-decoration:underline}
+      strong{font-weight:700}
       img{display:block;width:100%;height:auto}
-      .section{display:grid;grid-template-columns:minmax(0,1fr);justify-content:center;\
-      background-size:cover;background-position:center}
-      .row{display:grid;grid-template-columns:repeat(12,minmax(0,1fr))}
-      .column{display:grid;grid-template-columns:minmax(0,1fr);align-content:start;min-width:0}
+      main{display:grid;position:relative;grid-template-columns:minmax(var(--page-left,0px),1fr) \
+      minmax(0,var(--page-width,100%)) minmax(var(--page-right,0px),1fr)}
+      main>*{grid-column:2}
+      main>.section{grid-column:1/-1}
+      .section,.row,.column,.box{display:grid;position:relative;min-width:0}
+      .section,.column,.box{grid-template-columns:minmax(0,1fr);align-content:start}
+      .section{justify-content:center;background-size:cover;background-position:center}
       .button{display:inline-block}
       .button:focus-visible{outline:3px solid currentcolor;outline-offset:2px}
-      .picture{object-fit:cover}
+      .picture{object-fit:cover;min-width:0}
       @media (prefers-reduced-motion:reduce){.button{transition-duration:0s!important}}
       """;
 

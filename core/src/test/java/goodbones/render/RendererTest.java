@@ -161,6 +161,8 @@ class RendererTest {
     assertThat(css(render(section(row), false)))
         .contains("grid-column:span 7 / auto")
         .contains("grid-column:span 5 / auto")
-        .contains("grid-column:span 12 / auto");
+        .contains("grid-template-columns:repeat(12,minmax(0,1fr))")
+        .contains("grid-template-columns:minmax(0,1fr)")
+        .contains("grid-column:span 1 / auto");
   }
 }

@@ -90,6 +90,13 @@ final class Api {
     }
   }
 
+  /** The style sheet of a whole view, and the HTML of everything that stands on its page. */
+  static String html(JsonNode view) {
+    StringBuilder html = new StringBuilder(view.path("css").asString());
+    view.path("blocks").forEach(block -> html.append(block.path("html").asString()));
+    return html.toString();
+  }
+
   JsonNode page(String id) {
     return read("/api/pages/" + id + "/workbench").body();
   }
@@ -121,7 +128,7 @@ final class Api {
   int releaseOpeningBand() {
     style("ob-button", "border-radius", "{radius.button}");
     style("ob-heading", "font-size", "72px");
-    editPiece("opening-band", "type", "ADD", "node", "ob-section", "index", 3, "kind", "text");
+    editPiece("opening-band", "type", "ADD", "node", "ob-section", "kind", "text");
     Answer released =
         write(
             "/api/pieces/opening-band/release?site=saltmarsh-ferries",

@@ -62,7 +62,7 @@ class FinishesApiTest {
     JsonNode cell = token(table(), "t-radius").path("sites").path(VALLEY);
     assertThat(cell.path("own").asBoolean()).isTrue();
     assertThat(cell.path("css").asString()).isEqualTo("20px");
-    assertThat(api.page("tv-home").path("html").asString()).contains("--radius-button:20px");
+    assertThat(Api.html(api.page("tv-home"))).contains("--radius-button:20px");
     JsonNode undone = api.write("/api/finishes/undo", Map.of()).body();
     assertThat(token(undone, "t-radius").path("sites").path(VALLEY).path("css").asString())
         .isEqualTo("12px");
@@ -95,11 +95,11 @@ class FinishesApiTest {
         api.write("/api/finishes/try", Map.of("edit", edit, "look", VALLEY, "page", "tv-home"))
             .body();
     assertThat(tried.path("html").asString()).contains("--color-accent:#2f5d34");
-    assertThat(api.page("tv-home").path("html").asString())
+    assertThat(Api.html(api.page("tv-home")))
         .as("nothing is kept by trying")
         .contains("--color-accent:#6f9c3d");
     api.write("/api/finishes/edits", edit);
-    assertThat(api.page("tv-home").path("html").asString()).contains("--color-accent:#2f5d34");
+    assertThat(Api.html(api.page("tv-home"))).contains("--color-accent:#2f5d34");
     api.write("/api/finishes/undo", Map.of());
   }
 
@@ -118,8 +118,8 @@ class FinishesApiTest {
   void theDraftReachesNoSiteBeforeItIsReleasedAndThenOnlyTheChosen() {
     value("", "t-gap", "20px");
     assertThat(table().path("draft").asBoolean()).isTrue();
-    assertThat(api.page("sf-home").path("html").asString()).contains("--space-gap:16px");
-    assertThat(api.piece("hours-band").path("html").asString())
+    assertThat(Api.html(api.page("sf-home"))).contains("--space-gap:16px");
+    assertThat(Api.html(api.piece("hours-band")))
         .as("pieces are worked on with the finishes that are worked on")
         .contains("--space-gap:20px");
     JsonNode plan = api.read("/api/finishes/plan").body();
@@ -132,8 +132,8 @@ class FinishesApiTest {
                 Map.of("note", "Roomier", "sites", List.of("saltmarsh-ferries")))
             .body();
     assertThat(released.path("draft").asBoolean()).isFalse();
-    assertThat(api.page("sf-home").path("html").asString()).contains("--space-gap:20px");
-    assertThat(api.page("om-home").path("html").asString()).contains("--space-gap:16px");
+    assertThat(Api.html(api.page("sf-home"))).contains("--space-gap:20px");
+    assertThat(Api.html(api.page("om-home"))).contains("--space-gap:16px");
     JsonNode museum =
         released
             .path("sites")
@@ -147,7 +147,7 @@ class FinishesApiTest {
         api.write(
             "/api/finishes/adopt", Map.of("site", "saltmarsh-ferries", "revision", newest - 1));
     assertThat(back.status()).isEqualTo(200);
-    assertThat(api.page("sf-home").path("html").asString()).contains("--space-gap:16px");
+    assertThat(Api.html(api.page("sf-home"))).contains("--space-gap:16px");
   }
 
   @Test
@@ -215,7 +215,7 @@ class FinishesApiTest {
     api.finish("type", "RENAME_TOKEN", "token", "t-width", "name", "width.page");
     JsonNode table = table();
     assertThat(token(table, "t-width").path("name").asString()).isEqualTo("width.page");
-    assertThat(api.piece("title-band").path("html").asString()).contains("--width-page:1120px");
+    assertThat(Api.html(api.piece("title-band"))).contains("--width-page:1120px");
     Api.Answer taken = api.finish("type", "RENAME_TOKEN", "token", "t-gap", "name", "width.page");
     assertThat(taken.detail()).contains("There is a token width.page already");
     api.write("/api/finishes/undo", Map.of());

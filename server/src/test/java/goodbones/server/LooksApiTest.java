@@ -126,7 +126,7 @@ class LooksApiTest {
     assertThat(laid.status()).isEqualTo(200);
     JsonNode other = ladder("sf-fares", "sf-fa-h2", "normal");
     assertThat(other.path("look")).isEqualTo(look);
-    assertThat(laid.body().path("html").asString()).contains("£7.00");
+    assertThat(Api.html(laid.body())).contains("£7.00");
     assertThat(laid.body().path("undo").asString()).startsWith("lay a look on");
   }
 
@@ -342,7 +342,7 @@ class LooksApiTest {
     JsonNode made =
         api.write("/api/brands", brand("Grebe & Sons", List.of("#204060", "#f2efe4"))).body();
     assertThat(made.path("siteId").asString()).isEqualTo("grebe-sons");
-    String html = api.page(made.path("pageId").asString()).path("html").asString();
+    String html = Api.html(api.page(made.path("pageId").asString()));
     assertThat(html).contains("Grebe &amp; Sons", "--width-content:1240px", "Lora");
     assertThat(contrast("grebe-sons").path("failing").asInt()).isZero();
     assertThat(api.write("/api/brands", brand("grebe & sons", List.of("#204060"))).detail())

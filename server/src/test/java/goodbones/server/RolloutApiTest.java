@@ -102,7 +102,7 @@ class RolloutApiTest {
 
     Api.Answer applied = apply(plan, "take", FERRIES, MUSEUM);
     assertThat(applied.status()).isEqualTo(200);
-    String museum = api.page("om-home").path("html").asString();
+    String museum = Api.html(api.page("om-home"));
     assertThat(museum)
         .contains("font-size:72px", "A new line of text.", "Four hundred years of rope")
         .contains("border-top-left-radius:var(--radius-button)")
@@ -117,9 +117,9 @@ class RolloutApiTest {
 
     Api.Answer again = apply(plan(), "stay", MUSEUM);
     assertThat(again.status()).isEqualTo(200);
-    assertThat(api.page("om-home").path("html").asString())
+    assertThat(Api.html(api.page("om-home")))
         .contains("font-size:72px", "border-top-left-radius:20px");
-    assertThat(api.page("sf-home").path("html").asString()).doesNotContain("font-size:72px");
+    assertThat(Api.html(api.page("sf-home"))).doesNotContain("font-size:72px");
     assertThat(status(plan(), "om-home")).isEqualTo("shows it");
     assertThat(status(plan(), "sf-home")).isEqualTo("clean");
   }
@@ -175,8 +175,9 @@ class RolloutApiTest {
     String id = apply(plan(), "", FERRIES).body().path("id").asString();
     String added =
         api.page("sf-home")
-            .path("nodes")
+            .path("blocks")
             .valueStream()
+            .flatMap(block -> block.path("nodes").valueStream())
             .filter(n -> n.path("title").asString().equals("A new line of text."))
             .map(n -> n.path("id").asString())
             .findFirst()
@@ -195,7 +196,7 @@ class RolloutApiTest {
             api.write("/api/rollouts/" + id + "/take-back", Map.of("decisions", List.of(keep)))
                 .status())
         .isEqualTo(200);
-    assertThat(api.page("sf-home").path("html").asString())
+    assertThat(Api.html(api.page("sf-home")))
         .contains("Mind the gap")
         .doesNotContain("font-size:72px");
   }

@@ -2,6 +2,7 @@ package goodbones.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Test;
@@ -43,13 +44,13 @@ class WorkbenchApiTest {
             "value",
             "Rope & <twine>");
     assertThat(words.status()).isEqualTo(200);
-    assertThat(words.body().path("html").asString()).contains("Rope &amp; &lt;twine&gt;");
+    assertThat(Api.html(words.body())).contains("Rope &amp; &lt;twine&gt;");
     assertThat(placement(words.body(), "om-opening").path("changes")).isEmpty();
     api.localRadius("20px");
     JsonNode changed = api.page("om-home");
     assertThat(placement(changed, "om-opening").path("changes").get(0).path("label").asString())
         .isEqualTo("Corner radius");
-    assertThat(changed.path("html").asString()).contains("border-top-left-radius:20px");
+    assertThat(Api.html(changed)).contains("border-top-left-radius:20px");
     Api.Answer reset =
         api.editPage(
             "om-home",
@@ -64,22 +65,31 @@ class WorkbenchApiTest {
 
   @Test
   void undoAndRedoGoBackAndForthWithoutEnd() {
-    String start = api.page("sf-home").path("html").asString();
+    String start = Api.html(api.page("sf-home"));
     for (String words : new String[] {"one", "two", "three"}) {
       api.editPage(
           "sf-home", "type", "FIELD", "node", "sf-routes-h", "field", "words", "value", words);
     }
-    api.editPage("sf-home", "type", "MOVE", "node", "sf-routes", "parent", "sf-home", "index", 0);
-    String end = api.page("sf-home").path("html").asString();
+    api.editPage(
+        "sf-home",
+        "type",
+        "MOVE",
+        "node",
+        "sf-home",
+        "nodes",
+        List.of("sf-routes"),
+        "before",
+        "sf-opening/ob-section");
+    String end = Api.html(api.page("sf-home"));
     for (int i = 0; i < 4; i++) {
       turn("undo");
     }
-    assertThat(api.page("sf-home").path("html").asString()).isEqualTo(start);
+    assertThat(Api.html(api.page("sf-home"))).isEqualTo(start);
     assertThat(api.page("sf-home").path("undo").asString()).isEmpty();
     for (int i = 0; i < 4; i++) {
       turn("redo");
     }
-    assertThat(api.page("sf-home").path("html").asString()).isEqualTo(end);
+    assertThat(Api.html(api.page("sf-home"))).isEqualTo(end);
     assertThat(api.page("sf-home").path("undo").asString()).startsWith("move ");
     assertThat(turn("redo").status()).isEqualTo(422);
   }
@@ -101,7 +111,7 @@ class WorkbenchApiTest {
                 old, "type", "FIELD", "node", "om-yard-h", "field", "words", "value", "Second"));
     assertThat(second.status()).isEqualTo(409);
     assertThat(second.detail()).contains("Nothing was overwritten");
-    assertThat(api.page("om-home").path("html").asString()).contains("First");
+    assertThat(Api.html(api.page("om-home"))).contains("First");
   }
 
   @Test
@@ -130,7 +140,7 @@ class WorkbenchApiTest {
     assertThat(problem(link, "javascript:alert(1)")).contains("not an address to link to");
     Object[] unknown = {"type", "RENAME", "node", "nobody", "value", ""};
     assertThat(problem(unknown, "x")).contains("not here any more");
-    Object[] into = {"type", "ADD", "node", "om-yard-h", "index", 0, "kind", "column", "value", ""};
+    Object[] into = {"type", "ADD", "node", "om-yard-h", "kind", "column", "value", ""};
     assertThat(problem(into, "")).contains("A column cannot stand in a heading; put it in a row");
     assertThat(api.read("/api/pages/nowhere/workbench").detail()).contains("no page “nowhere”");
     assertThat(api.read("/api/pieces/none/workbench?site=saltmarsh-ferries").status())

@@ -181,7 +181,17 @@ final class DemoFinishes {
             "color",
             "{t-text}",
             "background-color",
-            "{t-ground}"));
+            "{t-ground}",
+            "content-width",
+            "{t-width}",
+            "padding-left",
+            "32px",
+            "padding-right",
+            "32px",
+            "padding-left@phone",
+            "20px",
+            "padding-right@phone",
+            "20px"));
     defaults.put(
         Kind.SECTION,
         styles(
@@ -206,7 +216,8 @@ final class DemoFinishes {
             "row-gap",
             "{t-gap}"));
     defaults.put(Kind.ROW, styles("column-gap", "32px", "row-gap", "32px", "columns@phone", "12"));
-    defaults.put(Kind.COLUMN, styles("row-gap", "8px"));
+    defaults.put(Kind.COLUMN, styles("row-gap", "8px", "column-gap", "16px"));
+    defaults.put(Kind.BOX, styles("row-gap", "8px", "column-gap", "16px"));
     defaults.put(
         Kind.HEADING,
         styles(

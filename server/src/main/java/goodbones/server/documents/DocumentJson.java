@@ -1,5 +1,6 @@
 package goodbones.server.documents;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -98,6 +99,7 @@ public final class DocumentJson {
     return JsonMapper.builder()
         .addModule(module)
         .addMixIn(FieldValue.class, FieldValueMixin.class)
+        .addMixIn(FieldValue.Words.class, WordsMixin.class)
         .addMixIn(LocalValue.class, LocalValueMixin.class)
         .addMixIn(Edit.class, EditMixin.class)
         .addMixIn(FinishesEdit.class, FinishesEditMixin.class)
@@ -148,6 +150,10 @@ public final class DocumentJson {
     @Type(value = FieldValue.Level.class, name = "level")
   })
   private interface FieldValueMixin {}
+
+  /** Most words are plain. */
+  @JsonInclude(JsonInclude.Include.NON_EMPTY)
+  private interface WordsMixin {}
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
   @JsonSubTypes({

@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Keeps the house's finishes, their draft and revisions, and what each site has of its own.
@@ -29,6 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class FinishesStore {
+  private final Map<String, Lasting> lasting = new ConcurrentHashMap<>();
   private static final Finishes BARE = Finishes.of(List.of(), List.of(), Map.of()).withRevision(0);
   private static final String HISTORY = "finishes";
   private static final int NOTE_LIMIT = 500;
@@ -149,8 +151,22 @@ public class FinishesStore {
   /** The finishes as a site shows them: the revision that it has adopted, and its own on top. */
   @Transactional(readOnly = true)
   public SiteFinishes forSite(String siteId) {
-    return forSite(siteId, adopted(siteId));
+    int revision = adopted(siteId);
+    long stamp = stamp();
+    Lasting known = lasting.get(siteId);
+    if (known != null && known.stamp() == stamp && known.revision() == revision) {
+      return known.finishes();
+    }
+    SiteFinishes finishes = forSite(siteId, revision);
+    // What is written in a transaction that may yet fail is not kept.
+    if (TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+      lasting.put(siteId, new Lasting(stamp, revision, finishes));
+    }
+    return finishes;
   }
+
+  /** The finishes of a site as they were at a stamp; the same object as long as that holds. */
+  private record Lasting(long stamp, int revision, SiteFinishes finishes) {}
 
   /** The finishes as a site would show them with another revision of the house's. */
   @Transactional(readOnly = true)

@@ -4,7 +4,8 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 /** One step of a document's history: the edit that undoes it, or redoes it once it is undone. */
@@ -16,7 +17,10 @@ class EditStep {
 
   private String documentId = "";
   private String label = "";
-  @Lob private String step = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String step = "";
+
   private boolean undone;
 
   protected EditStep() {}

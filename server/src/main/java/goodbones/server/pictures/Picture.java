@@ -37,11 +37,11 @@ public class Picture {
     return mediaType;
   }
 
-  int width() {
+  public int width() {
     return width;
   }
 
-  int height() {
+  public int height() {
     return height;
   }
 

@@ -86,6 +86,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail sameNode(SameNode same) {
+    return problem(HttpStatus.CONFLICT, "same-node", "Both changed the same", same.getMessage());
+  }
+
+  @ExceptionHandler
   ProblemDetail locked(OptimisticLockingFailureException locked) {
     return stale(new Stale("This"));
   }

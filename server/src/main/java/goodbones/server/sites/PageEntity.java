@@ -4,10 +4,11 @@ import goodbones.document.Node;
 import goodbones.server.documents.DocumentJson;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 @Entity
 @Table(name = "page")
@@ -17,7 +18,10 @@ class PageEntity {
   private String title = "";
   private String address = "";
   private String description = "";
-  @Lob private String document = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String document = "";
+
   private Instant changed = Instant.EPOCH;
   @Version private long version;
 

@@ -1,17 +1,23 @@
 package goodbones.server.sites;
 
 import goodbones.document.Catalogue;
+import goodbones.document.Kind;
 import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.library.Adopted;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
 import goodbones.propagation.SiteNow;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
+import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
+import java.text.Normalizer;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,6 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The clients' sites with their pages and adopted revisions. */
 @Service
 public class Sites {
+  private static final int TITLE_LIMIT = 120;
   private final SiteRepository sites;
   private final PageRepository pages;
   private final AdoptedRepository adopted;
@@ -114,6 +121,38 @@ public class Sites {
     page.write(root, clock.instant());
     pages.saveAndFlush(page);
     pieces.index(siteId, id, root);
+  }
+
+  /**
+   * Makes an empty page.
+   *
+   * @param title its address is made of it
+   * @return its id
+   * @throws BadInput if the title is empty or too long, or the site has a page at that address
+   */
+  @Transactional
+  public String newPage(String siteId, String title) {
+    get(siteId);
+    String name = title.strip();
+    if (name.isEmpty() || name.length() > TITLE_LIMIT) {
+      throw new BadInput("title", "Give the page a title of 1 to " + TITLE_LIMIT + " characters");
+    }
+    String address = "/" + slug(name);
+    if (pages(siteId).stream().anyMatch(page -> page.address().equals(address))) {
+      throw new BadInput(
+          "title", "There is a page at " + address + " already; give this one another title");
+    }
+    String id = UUID.randomUUID().toString();
+    addPage(id, siteId, name, address, "", Node.of(NodeId.of(id), Kind.PAGE, ""));
+    return id;
+  }
+
+  /** Plain letters and digits with hyphens, so that an address can be read and typed. */
+  private static String slug(String title) {
+    String plain = Normalizer.normalize(title, Normalizer.Form.NFD).replaceAll("\\p{M}+", "");
+    String slug =
+        plain.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    return slug.isEmpty() ? "page" : slug;
   }
 
   /**

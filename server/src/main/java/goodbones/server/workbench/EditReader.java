@@ -6,7 +6,6 @@ import goodbones.document.Device;
 import goodbones.document.Edit;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
-import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.Look;
 import goodbones.document.Node;
@@ -17,10 +16,12 @@ import goodbones.document.State;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
+import goodbones.exchange.MarkedHtml;
 import goodbones.library.Origin;
 import goodbones.library.Shown;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
+import goodbones.structure.RowEdits;
 import goodbones.style.Candidate;
 import goodbones.style.Cascade;
 import goodbones.style.Layer;
@@ -28,11 +29,14 @@ import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /** Reads what the interface sends into an edit of the core, aimed at what is shown. */
@@ -48,19 +52,18 @@ final class EditReader {
     }
   }
 
+  private final Desk desk;
   private final Shown shown;
   private final SiteFinishes finishes;
   private final Pictures pictures;
-  private final List<NamedStyle> namedStyles;
+  private final Hands hands;
 
-  /**
-   * @param namedStyles those that the document can have
-   */
-  EditReader(Shown shown, SiteFinishes finishes, List<NamedStyle> namedStyles, Pictures pictures) {
-    this.shown = shown;
-    this.namedStyles = namedStyles;
-    this.finishes = finishes;
+  EditReader(Desk desk, Pictures pictures, Predicate<String> knowsPiece) {
+    this.desk = desk;
+    this.shown = desk.shown();
+    this.finishes = desk.look();
     this.pictures = pictures;
+    this.hands = new Hands(desk, knowsPiece);
   }
 
   /**
@@ -74,7 +77,9 @@ final class EditReader {
     String title = Wording.title(node);
     return switch (request.type()) {
       case FIELD -> field(request, node);
+      case MARKED -> marked(request, node);
       case STYLE -> style(request, node);
+      case SETTINGS -> settings(need(request.settings(), "settings"));
       case BACK -> back(request, node);
       case NAMED_STYLES -> {
         List<String> ids = need(request.ids(), "ids");
@@ -82,56 +87,11 @@ final class EditReader {
         yield new Read(new Edit.SetNamedStyles(id, ids), "set the named styles of " + title);
       }
       case MAKE_STYLE -> made(need(request.value(), "value").strip(), node);
-      case LAY_LOOK -> {
-        List<String> ids = need(request.ids(), "ids");
-        ids.forEach(this::requireNamedStyle);
-        TreeMap<StyleKey, StyleValue> styles = new TreeMap<>();
-        need(request.look(), "look")
-            .forEach(
-                (key, value) -> {
-                  StyleKey at = StyleKey.parse(key);
-                  StyleValue read = finishes.read(value);
-                  finishes.require(at.property(), read);
-                  styles.put(at, read);
-                });
-        yield new Read(new Look(styles, ids).on(node), "lay a look on " + title);
-      }
-      case SCHEME -> {
-        String scheme = need(request.value(), "value");
-        if (!scheme.isEmpty() && finishes.house().scheme(scheme).isEmpty()) {
-          throw new BadInput("value", "There is no colour scheme “" + scheme + "” here");
-        }
-        yield new Read(
-            new Edit.SetScheme(id, Optional.of(scheme).filter(s -> !s.isEmpty())),
-            "set the colour scheme of " + title);
-      }
-      case HIDE -> {
-        Device device = Device.ofWord(need(request.device(), "device"));
-        Set<Device> hidden = EnumSet.noneOf(Device.class);
-        hidden.addAll(node.hiddenOn());
-        boolean on = need(request.on(), "on");
-        if (on) {
-          hidden.add(device);
-        } else {
-          hidden.remove(device);
-        }
-        yield new Read(
-            new Edit.SetVisibility(id, hidden),
-            (on ? "hide " : "show ") + title + " on " + device.word());
-      }
+      case LAY_LOOK -> layLook(request);
+      case SCHEME -> scheme(request, node);
+      case HIDE -> hide(request, node);
       case RENAME ->
           new Read(new Edit.Rename(id, need(request.value(), "value")), "rename " + title);
-      case ADD -> {
-        Kind kind = Kind.ofWord(need(request.kind(), "kind"));
-        yield new Read(
-            new Edit.Insert(id, need(request.index(), "index"), fresh(kind)), "add " + kind.word());
-      }
-      case REMOVE -> new Read(new Edit.Remove(id), "remove " + title);
-      case MOVE ->
-          new Read(
-              new Edit.Move(
-                  id, NodeId.of(need(request.parent(), "parent")), need(request.index(), "index")),
-              "move " + title);
       case SLOT -> {
         boolean on = need(request.on(), "on");
         String field = need(request.field(), "field");
@@ -162,7 +122,119 @@ final class EditReader {
                 on ? Optional.of(new Pin(origin.revision(), Pin.Reason.HELD)) : Optional.empty()),
             on ? "hold at revision " + origin.revision() : "let it follow");
       }
+      default -> hands.read(request, node);
     };
+  }
+
+  private Read layLook(EditRequest request) {
+    List<String> ids = need(request.ids(), "ids");
+    ids.forEach(this::requireNamedStyle);
+    TreeMap<StyleKey, StyleValue> styles = new TreeMap<>();
+    need(request.look(), "look")
+        .forEach(
+            (key, value) -> {
+              StyleKey at = StyleKey.parse(key);
+              StyleValue read = finishes.read(value);
+              finishes.require(at.property(), read);
+              styles.put(at, read);
+            });
+    Look look = new Look(styles, ids);
+    List<Node> nodes = nodes(request);
+    return new Read(group(nodes, look::on), "lay a look on " + Wording.titles(nodes));
+  }
+
+  private Read scheme(EditRequest request, Node node) {
+    String scheme = need(request.value(), "value");
+    if (!scheme.isEmpty() && finishes.house().scheme(scheme).isEmpty()) {
+      throw new BadInput("value", "There is no colour scheme “" + scheme + "” here");
+    }
+    return new Read(
+        new Edit.SetScheme(node.id(), Optional.of(scheme).filter(s -> !s.isEmpty())),
+        "set the colour scheme of " + Wording.title(node));
+  }
+
+  private Read hide(EditRequest request, Node node) {
+    Device device = Device.ofWord(need(request.device(), "device"));
+    boolean on = need(request.on(), "on");
+    List<Node> nodes = nodes(request);
+    return new Read(
+        group(
+            nodes,
+            each -> {
+              Set<Device> hidden = EnumSet.noneOf(Device.class);
+              hidden.addAll(each.hiddenOn());
+              if (on) {
+                hidden.add(device);
+              } else {
+                hidden.remove(device);
+              }
+              return new Edit.SetVisibility(each.id(), hidden);
+            }),
+        (on ? "hide " : "show ") + Wording.titles(nodes) + " on " + device.word());
+  }
+
+  /** The nodes that an edit is for, the one that it names if it names no others. */
+  private List<Node> nodes(EditRequest request) {
+    return Hands.ids(request).stream()
+        .map(id -> shown.root().find(id).orElseThrow(() -> Refused.gone(id)))
+        .toList();
+  }
+
+  private static Edit group(List<Node> nodes, Function<Node, Edit> edit) {
+    return nodes.size() == 1
+        ? edit.apply(nodes.get(0))
+        : new Edit.Group(nodes.stream().map(edit).toList());
+  }
+
+  /** Words that were edited on the canvas. */
+  private Read marked(EditRequest request, Node node) {
+    String key = need(request.field(), "field");
+    FieldValue.Words words = MarkedHtml.words(need(request.value(), "value"));
+    Field field =
+        Catalogue.field(node.kind(), key)
+            .orElseThrow(() -> Refused.at(node, "A " + node.kind().word() + " has no words"));
+    field
+        .faultOf(words)
+        .ifPresent(
+            fault -> {
+              throw Refused.at(node, fault);
+            });
+    return new Read(
+        new Edit.SetContent(node.id(), key, Optional.of(words)),
+        "change " + field.label().toLowerCase() + " of " + node.kind().word());
+  }
+
+  private Read settings(List<Views.Setting> settings) {
+    List<Edit> edits = new ArrayList<>();
+    Set<String> labels = new LinkedHashSet<>();
+    for (Views.Setting setting : settings) {
+      NodeId id = NodeId.of(setting.node());
+      Node node = shown.root().find(id).orElseThrow(() -> Refused.gone(id));
+      StyleKey key =
+          new StyleKey(
+              StyleProperty.ofKey(setting.property()),
+              Device.ofWord(setting.device()),
+              State.ofWord(setting.state()));
+      edits.add(setting(node, key, setting.value()));
+      labels.add(Wording.label(node.kind(), Aspect.style(key)).toLowerCase());
+    }
+    if (edits.isEmpty()) {
+      throw new BadInput("settings", "There is nothing to set");
+    }
+    return new Read(new Edit.Group(edits), "set " + String.join(", ", labels));
+  }
+
+  private Edit setting(Node node, StyleKey key, String text) {
+    String typed = text.strip();
+    Optional<StyleValue> value =
+        typed.isEmpty() ? Optional.empty() : Optional.of(finishes.read(typed));
+    value.ifPresent(v -> finishes.require(key.property(), v));
+    Edit edit = new Edit.SetStyle(node.id(), key, value);
+    Optional<Edit> stacked =
+        key.property() == StyleProperty.COLUMNS
+            ? RowEdits.stacked(node, key.device())
+            : Optional.empty();
+    return stacked.map(s -> (Edit) new Edit.Group(List.of(edit, s))).orElse(edit);
   }
 
   private Read field(EditRequest request, Node node) {
@@ -172,7 +244,8 @@ final class EditReader {
             .orElseThrow(
                 () -> Refused.at(node, "A " + node.kind().word() + " has no field “" + key + "”"));
     String value = need(request.value(), "value");
-    Optional<FieldValue> content = content(field, value, request.alt());
+    FieldValue before = node.content().get(key);
+    Optional<FieldValue> content = content(field, before, value, request.alt());
     content
         .flatMap(field::faultOf)
         .ifPresent(
@@ -184,9 +257,10 @@ final class EditReader {
         "change " + field.label().toLowerCase() + " of " + node.kind().word());
   }
 
-  private Optional<FieldValue> content(Field field, String value, @Nullable String alt) {
+  private Optional<FieldValue> content(
+      Field field, @Nullable FieldValue before, String value, @Nullable String alt) {
     return switch (field.type()) {
-      case WORDS -> Optional.of(new FieldValue.Words(value.replace("\r\n", "\n")));
+      case WORDS -> Optional.of(words(before, value.replace("\r\n", "\n")));
       case LINK -> Optional.of(new FieldValue.Link(value.strip()));
       case LEVEL -> Optional.of(new FieldValue.Level(level(value)));
       case PICTURE -> {
@@ -202,6 +276,12 @@ final class EditReader {
     };
   }
 
+  private static FieldValue words(@Nullable FieldValue before, String text) {
+    return before instanceof FieldValue.Words words
+        ? words.retyped(text)
+        : new FieldValue.Words(text);
+  }
+
   private static int level(String value) {
     try {
       return Integer.parseInt(value.strip());
@@ -211,7 +291,7 @@ final class EditReader {
   }
 
   private void requireNamedStyle(String id) {
-    if (namedStyles.stream().noneMatch(style -> style.id().equals(id))) {
+    if (desk.namedStyles().stream().noneMatch(style -> style.id().equals(id))) {
       throw new BadInput(
           "ids",
           "That named style is not to be had here"
@@ -233,14 +313,12 @@ final class EditReader {
   private Read style(EditRequest request, Node node) {
     StyleKey key = key(request);
     String typed = need(request.value(), "value").strip();
-    Optional<StyleValue> value =
-        typed.isEmpty() ? Optional.empty() : Optional.of(finishes.read(typed));
-    value.ifPresent(v -> finishes.require(key.property(), v));
-    Edit edit = new Edit.SetStyle(node.id(), key, value);
+    List<Node> nodes = nodes(request);
     return new Read(
-        stacksUnlessSaid(node, key) ? new Edit.Group(List.of(edit, stacked(node))) : edit,
-        (value.isEmpty() ? "clear " : "set ")
-            + Wording.label(node.kind(), Aspect.style(key)).toLowerCase());
+        group(nodes, each -> setting(each, key, typed)),
+        (typed.isEmpty() ? "clear " : "set ")
+            + Wording.label(node.kind(), Aspect.style(key)).toLowerCase()
+            + (nodes.size() > 1 ? " of " + nodes.size() : ""));
   }
 
   /** Takes the value that is shown away, where the node itself gives it. */
@@ -290,37 +368,7 @@ final class EditReader {
     return new Read(new Edit.Group(edits), "make the style “" + name + "”", Optional.of(style));
   }
 
-  /** Column widths set for a wide device would reach the phone, where columns are to stack. */
-  private static boolean stacksUnlessSaid(Node node, StyleKey key) {
-    return key.property() == StyleProperty.COLUMNS
-        && key.device() != Device.PHONE
-        && !node.styles().containsKey(StyleKey.of(StyleProperty.COLUMNS, Device.PHONE));
-  }
-
-  private static Edit stacked(Node row) {
-    return new Edit.SetStyle(
-        row.id(),
-        StyleKey.of(StyleProperty.COLUMNS, Device.PHONE),
-        Optional.of(StyleValue.literal("12")));
-  }
-
-  private static Node fresh(Kind kind) {
-    Node node = Node.of(NodeId.of(UUID.randomUUID().toString()), kind, "");
-    return switch (kind) {
-      case HEADING ->
-          node.withContent("words", new FieldValue.Words("A new heading"))
-              .withContent("level", new FieldValue.Level(2));
-      case TEXT -> node.withContent("words", new FieldValue.Words("A new line of text."));
-      case LABEL -> node.withContent("words", new FieldValue.Words("Small label"));
-      case BUTTON ->
-          node.withContent("words", new FieldValue.Words("Button"))
-              .withContent("link", new FieldValue.Link("/"));
-      case ROW -> node.withChildren(List.of(fresh(Kind.COLUMN), fresh(Kind.COLUMN)));
-      default -> node;
-    };
-  }
-
-  private static <T> T need(@Nullable T value, String name) {
+  static <T> T need(@Nullable T value, String name) {
     if (value == null) {
       throw new BadInput(name, "The edit says no “" + name + "”");
     }

@@ -11,7 +11,9 @@ import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
 import goodbones.server.finishes.Fonts;
 import goodbones.server.sites.SiteInfo;
+import goodbones.server.workbench.Views.Block;
 import goodbones.style.SiteFinishes;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
@@ -38,6 +40,49 @@ public class Frames {
     Rendered rendered = Renderer.render(page, finishes, surroundings);
     String css = StyleSheet.of(List.of(rendered));
     return PageHtml.of(site.language(), title, "", "<style>\n" + css + "</style>", rendered);
+  }
+
+  /**
+   * A document for the workbench, as far as its reader does not have it.
+   *
+   * @param had the drawing that the reader has; empty for none
+   */
+  Views.Workbench view(
+      Desk desk, String had, String undo, String redo, List<String> merged, List<String> made) {
+    DeskMemo memo = desk.memo();
+    Surroundings surroundings = memo.surroundings(fonts.faces(desk.site().id(), "/client-fonts/"));
+    Shown shown = desk.shown();
+    Rendered rendered = Renderer.render(shown, desk.look(), surroundings, memo.rendered());
+    String css = StyleSheet.of(List.of(rendered));
+    List<Block> blocks = new ArrayList<>();
+    for (int i = 0; i < rendered.blocks().size(); i++) {
+      Rendered.Block block = rendered.blocks().get(i);
+      Node node = shown.root().children().get(i);
+      blocks.add(
+          new Block(
+              block.node().value(),
+              block.html(),
+              WorkbenchViews.nodes(shown, node, shown.root().id().value())));
+    }
+    DeskMemo.News news = memo.news(had, css, blocks);
+    return new Views.Workbench(
+        desk.id(),
+        desk.title(),
+        desk.site().id(),
+        desk.site().name(),
+        desk.site().language(),
+        desk.version(),
+        undo,
+        redo,
+        news.drawing(),
+        rendered.open(),
+        news.css(),
+        WorkbenchViews.node(shown, shown.root(), ""),
+        news.blocks(),
+        desk.placements(),
+        desk.piece(),
+        merged,
+        made);
   }
 
   /** A piece shown alone, on a bare page. */

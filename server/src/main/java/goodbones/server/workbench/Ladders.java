@@ -20,6 +20,7 @@ import goodbones.library.Origin;
 import goodbones.library.Shown;
 import goodbones.server.workbench.Views.Contribution;
 import goodbones.server.workbench.Views.FieldView;
+import goodbones.server.workbench.Views.Gatherable;
 import goodbones.server.workbench.Views.Ladder;
 import goodbones.server.workbench.Views.LookView;
 import goodbones.server.workbench.Views.Rung;
@@ -27,9 +28,13 @@ import goodbones.server.workbench.Views.StyleChoice;
 import goodbones.server.workbench.Views.StyleView;
 import goodbones.server.workbench.Views.TokenChoice;
 import goodbones.server.workbench.Views.TrailStep;
+import goodbones.structure.RowEdits;
+import goodbones.structure.Settings;
+import goodbones.structure.Wrapping;
 import goodbones.style.Candidate;
 import goodbones.style.Cascade;
 import goodbones.style.Computed;
+import goodbones.style.Flow;
 import goodbones.style.Layer;
 import goodbones.style.NamedStyle;
 import goodbones.style.Nearest;
@@ -47,31 +52,36 @@ import java.util.function.UnaryOperator;
 
 /** Builds the ladder of a node: every box around it with what it contributes, and why. */
 final class Ladders {
+  private final Desk desk;
   private final Shown shown;
   private final SiteFinishes finishes;
   private final Cascade cascade;
   private final Wording wording;
   private final UnaryOperator<String> pieceName;
-  private final boolean inPiece;
 
   /**
    * @param pieceName from a piece's id to its name
-   * @param inPiece whether it is a piece's, which can have only what the house has
    */
-  Ladders(Shown shown, SiteFinishes finishes, UnaryOperator<String> pieceName, boolean inPiece) {
-    this.shown = shown;
-    this.finishes = finishes;
+  Ladders(Desk desk, UnaryOperator<String> pieceName) {
+    this.desk = desk;
+    this.shown = desk.shown();
+    this.finishes = desk.look();
     this.cascade = new Cascade(shown.root(), shown, finishes);
     this.wording = new Wording(finishes);
     this.pieceName = pieceName;
-    this.inPiece = inPiece;
   }
 
   /**
-   * @throws Refused if the node is not there
+   * The ladder of the first node; of its settings those that all the nodes can have.
+   *
+   * @param ids the nodes in hand, at least one
+   * @throws Refused if a node is not there
    */
-  Ladder of(NodeId id, Device device, State state) {
-    Node node = shown.root().find(id).orElseThrow(() -> Refused.gone(id));
+  Ladder of(List<NodeId> ids, Device device, State state) {
+    List<Node> nodes =
+        ids.stream().map(id -> shown.root().find(id).orElseThrow(() -> Refused.gone(id))).toList();
+    Node node = nodes.get(0);
+    boolean alone = nodes.size() == 1;
     List<Rung> rungs = new ArrayList<>();
     Optional<Node> at = Optional.of(node);
     while (at.isPresent()) {
@@ -79,11 +89,17 @@ final class Ladders {
       at = shown.root().parentOf(at.get().id());
     }
     List<FieldView> fields =
-        Catalogue.fields(node.kind()).stream().map(field -> field(node, field)).toList();
+        alone
+            ? Catalogue.fields(node.kind()).stream().map(field -> field(node, field)).toList()
+            : List.of();
     List<StyleView> styles =
         Catalogue.styles(node.kind()).stream()
-            .map(property -> style(node, property, device, state))
+            .filter(
+                property -> nodes.stream().allMatch(n -> Catalogue.hasStyle(n.kind(), property)))
+            .map(property -> style(nodes, property, device, state))
             .toList();
+    boolean isColumn = node.kind() == Kind.COLUMN && alone;
+    Optional<Node> row = isColumn ? shown.root().parentOf(node.id()) : Optional.empty();
     return new Ladder(
         rungs,
         fields,
@@ -103,15 +119,41 @@ final class Ladders {
                 .map(scheme -> new StyleChoice(scheme.id(), scheme.name()))
                 .toList()
             : List.of(),
-        look(node));
+        look(node),
+        node.kind() == Kind.ROW ? Flow.columns(node, cascade, device).toString() : "",
+        row.map(r -> share(r, node, device)).orElse(""),
+        node.kind() == Kind.ROW ? RowEdits.hint(node, cascade, device).orElse("") : "",
+        alone ? gatherable(node) : List.of(),
+        alone && new Wrapping(desk.bench()).isNeedless(node.id()));
+  }
+
+  private String share(Node row, Node column, Device device) {
+    return Flow.columns(row, cascade, device)
+        .share(row.indexOf(column.id()), row.children().size())
+        .toString();
+  }
+
+  private List<Gatherable> gatherable(Node node) {
+    return new Settings(desk.bench())
+        .gatherable(node.id()).stream()
+            .map(
+                gathered ->
+                    new Gatherable(
+                        gathered.property().key(),
+                        gathered.property() == StyleProperty.MARGIN_TOP
+                            ? "Distance between them"
+                            : gathered.property().label(),
+                        finishes.written(gathered.value())))
+            .toList();
   }
 
   private List<StyleChoice> choices(Node node) {
     if (Catalogue.styles(node.kind()).isEmpty()) {
       return List.of();
     }
-    List<NamedStyle> offered = inPiece ? finishes.house().namedStyles() : finishes.namedStyles();
-    return offered.stream().map(style -> new StyleChoice(style.id(), style.name())).toList();
+    return desk.namedStyles().stream()
+        .map(style -> new StyleChoice(style.id(), style.name()))
+        .toList();
   }
 
   private LookView look(Node node) {
@@ -175,7 +217,8 @@ final class Ladders {
         library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""));
   }
 
-  private StyleView style(Node node, StyleProperty property, Device device, State state) {
+  private StyleView style(List<Node> nodes, StyleProperty property, Device device, State state) {
+    Node node = nodes.get(0);
     Computed computed = cascade.computed(node, property, device, state);
     StyleKey key = new StyleKey(property, device, state);
     LocalKey local = new LocalKey(node.id().inner(), Aspect.style(key));
@@ -185,12 +228,17 @@ final class Ladders {
     for (int i = 0; i < computed.trail().size(); i++) {
       trail.add(step(node, computed.trail().get(i), i == computed.winner()));
     }
+    boolean mixed =
+        nodes.stream()
+            .anyMatch(n -> !cascade.won(n, property, device, state).css().equals(won.css()));
     return new StyleView(
         property.key(),
         property.label(),
         property.type().name().toLowerCase(),
         property.type().form(),
-        Optional.ofNullable(node.styles().get(key)).map(finishes::written).orElse(""),
+        mixed ? "" : Optional.ofNullable(node.styles().get(key)).map(finishes::written).orElse(""),
+        mixed,
+        devices(node, property, state),
         won.value().map(finishes::written).orElse("none"),
         won.css(),
         source(node, won),
@@ -199,9 +247,16 @@ final class Ladders {
             .filter(StyleValue.TokenRef.class::isInstance)
             .map(value -> finishes.written(value).replaceAll("[{}]", ""))
             .orElse(""),
-        back(node, computed),
+        nodes.size() == 1 ? back(node, computed) : "",
         Nearest.tokens(finishes, property, won.css()).stream().map(Token::name).toList(),
         trail);
+  }
+
+  private static List<String> devices(Node node, StyleProperty property, State state) {
+    return Arrays.stream(Device.values())
+        .filter(device -> node.styles().containsKey(new StyleKey(property, device, state)))
+        .map(Device::word)
+        .toList();
   }
 
   /** Where one step back on the trail leads, if the node itself gives the value. */

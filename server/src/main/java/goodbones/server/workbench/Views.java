@@ -14,21 +14,85 @@ final class Views {
    * A document on the workbench.
    *
    * @param undo what undo would undo; empty if nothing
-   * @param html the document for the frames
-   * @param nodes the shown tree, parents before children
+   * @param drawing which drawing this is; sent with an edit, so that only what changed comes back
+   * @param head what stands in the frames' head besides the style sheet
+   * @param open the start tag of the body
+   * @param css the style sheet; null if the reader has it
+   * @param page the outermost node
+   * @param blocks what stands straight on the page, in its order
+   * @param merged what others changed meanwhile, in words; empty if nothing
+   * @param made the nodes that an edit put down, for taking them in hand
    */
   record Workbench(
       String id,
       String title,
       String siteId,
       String siteName,
+      String language,
       long version,
       String undo,
       String redo,
-      String html,
-      List<NodeView> nodes,
+      String drawing,
+      String open,
+      @Nullable String css,
+      NodeView page,
+      List<Block> blocks,
       List<PlacementView> placements,
-      @Nullable PieceDraft piece) {}
+      @Nullable PieceDraft piece,
+      List<String> merged,
+      List<String> made) {}
+
+  /**
+   * One thing that stands straight on the page.
+   *
+   * @param html null if the reader has it
+   * @param nodes it and all in it, parents before children; null if the reader has them
+   */
+  record Block(String id, @Nullable String html, @Nullable List<NodeView> nodes) {
+    static Block same(String id) {
+      return new Block(id, null, null);
+    }
+  }
+
+  /**
+   * What may stand where.
+   *
+   * @param may the kinds that may stand in it
+   */
+  record KindView(String kind, String title, List<String> may) {}
+
+  /** Somebody else who has the document open. */
+  record Other(String who, String node) {}
+
+  /** What is going on at a document. */
+  record Pulse(long version, List<Other> others) {}
+
+  /**
+   * Copied things.
+   *
+   * @param data for pasting here or at another site
+   * @param html for other programs
+   */
+  record ClipView(String data, String html, String text) {}
+
+  /** One setting of one node. */
+  record Setting(String node, String property, String device, String state, String value) {}
+
+  /**
+   * @param check height, padding, text_size or picture_ratio
+   * @param mend what would be done; empty where no setting can mend it
+   */
+  record FitView(
+      String node,
+      String title,
+      String check,
+      String device,
+      String says,
+      String mend,
+      List<Setting> settings) {}
+
+  /** A place to jump to. */
+  record JumpTarget(String kind, String title, String where, String to) {}
 
   /**
    * Where a piece on its own workbench stands.
@@ -41,7 +105,6 @@ final class Views {
    * @param parent empty for the outermost node
    * @param placement the placement that it comes out of; empty for the document's own
    * @param locals how many local changes it has, fillings not counted
-   * @param may the kinds that may stand in it
    */
   record NodeView(
       String id,
@@ -51,8 +114,7 @@ final class Views {
       String name,
       List<String> hiddenOn,
       String placement,
-      int locals,
-      List<String> may) {}
+      int locals) {}
 
   /**
    * @param pin {@code held}, {@code waiting} or empty
@@ -86,6 +148,11 @@ final class Views {
    * @param scheme the id of the colour scheme that it takes; empty for the one around it
    * @param schemes empty where the kind takes none
    * @param look how it is styled, for laying on another element
+   * @param columns how its columns share it at the device; empty if it is no row
+   * @param share a column's own share of its row, in twelfths; empty if it is none
+   * @param hint what to think over about its columns; empty if nothing
+   * @param gatherable settings that its children share and that it could make for them
+   * @param needless whether it could go without anything looking different
    */
   record Ladder(
       List<Rung> rungs,
@@ -97,7 +164,15 @@ final class Views {
       List<StyleChoice> choices,
       String scheme,
       List<StyleChoice> schemes,
-      LookView look) {}
+      LookView look,
+      String columns,
+      String share,
+      String hint,
+      List<Gatherable> gatherable,
+      boolean needless) {}
+
+  /** A setting that all children of a container make alike. */
+  record Gatherable(String property, String label, String value) {}
 
   /** A named style or a scheme to choose. */
   record StyleChoice(String id, String name) {}
@@ -135,6 +210,8 @@ final class Views {
 
   /**
    * @param here what is stored at this node for this device and state; empty if nothing
+   * @param mixed whether the nodes in hand differ in it
+   * @param devices the devices for which this node has a value of its own, in this state
    * @param value the winning value as a designer reads it
    * @param css what it is worth
    * @param source where the winner comes from, in words
@@ -149,6 +226,8 @@ final class Views {
       String type,
       String form,
       String here,
+      boolean mixed,
+      List<String> devices,
       String value,
       String css,
       String source,

@@ -13,6 +13,7 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.style.Candidate;
 import goodbones.style.SiteFinishes;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -32,6 +33,11 @@ public final class Wording {
     }
     String words = text(node.content().get("words"));
     return words.isBlank() ? node.kind().title() : shortened(words);
+  }
+
+  /** One node by its title, more of them by their number. */
+  static String titles(List<Node> nodes) {
+    return nodes.size() == 1 ? title(nodes.get(0)) : nodes.size() + " things";
   }
 
   /** What a field holds, as text; a picture's id for a picture. */

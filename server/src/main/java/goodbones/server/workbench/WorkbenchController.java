@@ -1,5 +1,6 @@
 package goodbones.server.workbench;
 
+import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Kind;
 import goodbones.document.NodeId;
@@ -9,7 +10,12 @@ import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
+import goodbones.server.workbench.Workbenches.Which;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,27 +28,67 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class WorkbenchController {
-  private final PageWorkbench pageWorkbench;
-  private final PieceWorkbench pieceWorkbench;
+  private final Workbenches workbenches;
+  private final PieceShelf shelf;
   private final Pieces pieces;
   private final Sites sites;
+  private final Presence presence;
+  private final FitReport fit;
+  private final Clips clips;
 
   WorkbenchController(
-      PageWorkbench pageWorkbench, PieceWorkbench pieceWorkbench, Pieces pieces, Sites sites) {
-    this.pageWorkbench = pageWorkbench;
-    this.pieceWorkbench = pieceWorkbench;
+      Workbenches workbenches,
+      PieceShelf shelf,
+      Pieces pieces,
+      Sites sites,
+      Presence presence,
+      FitReport fit,
+      Clips clips) {
+    this.workbenches = workbenches;
+    this.shelf = shelf;
     this.pieces = pieces;
     this.sites = sites;
+    this.presence = presence;
+    this.fit = fit;
+    this.clips = clips;
   }
 
-  /** Which state of a document a request was made on. */
-  record OnVersion(long version) {}
+  /** Which state of a document a request was made on, and which drawing of it is there. */
+  record OnVersion(long version, @Nullable String drawing) {}
 
   record ReleaseRequest(long version, String note) {}
 
+  /** A tab that has a document open, and what is in hand there. */
+  record Here(String tab, String node, boolean leaving) {}
+
+  record NewPage(String title) {}
+
+  record MadePage(String id) {}
+
+  /** Words on the clipboard, to be cleaned. */
+  record Dirty(String html) {}
+
+  record Clean(String html) {}
+
+  /** What may stand where. */
+  @GetMapping("/kinds")
+  List<Views.KindView> kinds() {
+    return Arrays.stream(Kind.values())
+        .map(
+            kind ->
+                new Views.KindView(
+                    kind.word(),
+                    kind.title(),
+                    Catalogue.children(kind).stream()
+                        .filter(child -> child != Kind.PLACEMENT)
+                        .map(Kind::word)
+                        .toList()))
+        .toList();
+  }
+
   @GetMapping("/pieces")
   List<Views.PieceCard> pieces() {
-    return pieceWorkbench.cards();
+    return shelf.cards();
   }
 
   @GetMapping("/pieces/{id}/revisions")
@@ -52,47 +98,151 @@ class WorkbenchController {
 
   @GetMapping(path = "/pieces/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)
   String pieceFrame(@PathVariable String id, @RequestParam String site) {
-    return pieceWorkbench.frame(id, site);
+    return shelf.frame(id, site);
   }
 
   @GetMapping("/pieces/{id}/workbench")
   Views.Workbench piece(@PathVariable String id, @RequestParam String site) {
-    return pieceWorkbench.view(id, site);
+    return workbenches.view(Which.piece(id, site));
   }
 
   @GetMapping("/pieces/{id}/ladder")
   Views.Ladder pieceLadder(
       @PathVariable String id,
       @RequestParam String site,
-      @RequestParam String node,
+      @RequestParam List<String> node,
       @RequestParam String device,
       @RequestParam(defaultValue = "normal") String state) {
-    return pieceWorkbench.ladder(
-        id, site, NodeId.of(node), Device.ofWord(device), State.ofWord(state));
+    return workbenches.ladder(
+        Which.piece(id, site), ids(node), Device.ofWord(device), State.ofWord(state));
   }
 
   @PostMapping("/pieces/{id}/edits")
   Views.Workbench editPiece(
-      @PathVariable String id, @RequestParam String site, @RequestBody EditRequest edit) {
-    return pieceWorkbench.edit(id, site, edit);
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestBody EditRequest edit,
+      Principal user) {
+    return workbenches.edit(Which.piece(id, site), edit, user.getName());
   }
 
   @PostMapping("/pieces/{id}/undo")
   Views.Workbench undoPiece(
-      @PathVariable String id, @RequestParam String site, @RequestBody OnVersion on) {
-    return pieceWorkbench.turn(id, site, on.version(), History.Way.UNDO);
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestBody OnVersion on,
+      Principal user) {
+    return turn(Which.piece(id, site), on, History.Way.UNDO, user);
   }
 
   @PostMapping("/pieces/{id}/redo")
   Views.Workbench redoPiece(
-      @PathVariable String id, @RequestParam String site, @RequestBody OnVersion on) {
-    return pieceWorkbench.turn(id, site, on.version(), History.Way.REDO);
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestBody OnVersion on,
+      Principal user) {
+    return turn(Which.piece(id, site), on, History.Way.REDO, user);
+  }
+
+  private Views.Workbench turn(Which which, OnVersion on, History.Way way, Principal user) {
+    String drawing = on.drawing() == null ? "" : on.drawing();
+    return workbenches.turn(which, on.version(), drawing, way, user.getName());
+  }
+
+  private static List<NodeId> ids(List<String> nodes) {
+    return nodes.stream().map(NodeId::of).toList();
   }
 
   @PostMapping("/pieces/{id}/release")
   Views.Workbench release(
       @PathVariable String id, @RequestParam String site, @RequestBody ReleaseRequest release) {
-    return pieceWorkbench.release(id, site, release.version(), release.note());
+    return workbenches.release(
+        Which.piece(id, site), () -> shelf.release(id, release.version(), release.note()));
+  }
+
+  @PostMapping("/pieces/{id}/here")
+  Views.Pulse herePiece(
+      @PathVariable String id, @RequestParam String site, @RequestBody Here here, Principal user) {
+    return pulse(Which.piece(id, site), "piece:" + id, here, user);
+  }
+
+  @PostMapping("/pieces/{id}/fit")
+  List<Views.FitView> fitPiece(
+      @PathVariable String id, @RequestParam String site, @RequestBody FitReport.Asked asked) {
+    return workbenches.read(Which.piece(id, site), desk -> fit.of(desk, asked));
+  }
+
+  @GetMapping("/pieces/{id}/clip")
+  Views.ClipView clipPiece(
+      @PathVariable String id, @RequestParam String site, @RequestParam List<String> node) {
+    return workbenches.read(Which.piece(id, site), desk -> clips.of(desk, ids(node)));
+  }
+
+  @PostMapping("/pages/{id}/here")
+  Views.Pulse herePage(@PathVariable String id, @RequestBody Here here, Principal user) {
+    return pulse(Which.page(id), "page:" + id, here, user);
+  }
+
+  private Views.Pulse pulse(Which which, String document, Here here, Principal user) {
+    if (here.leaving()) {
+      presence.left(document, here.tab());
+      return new Views.Pulse(0, List.of());
+    }
+    return new Views.Pulse(
+        workbenches.read(which, Desk::version),
+        presence.here(document, here.tab(), user.getName(), here.node()));
+  }
+
+  @PostMapping("/pages/{id}/fit")
+  List<Views.FitView> fitPage(@PathVariable String id, @RequestBody FitReport.Asked asked) {
+    return workbenches.read(Which.page(id), desk -> fit.of(desk, asked));
+  }
+
+  @GetMapping("/pages/{id}/clip")
+  Views.ClipView clipPage(@PathVariable String id, @RequestParam List<String> node) {
+    return workbenches.read(Which.page(id), desk -> clips.of(desk, ids(node)));
+  }
+
+  /** What is left of pasted words when they are cleaned, as HTML. */
+  @PostMapping("/clean")
+  Clean clean(@RequestBody Dirty dirty) {
+    return new Clean(Clips.cleaned(dirty.html()));
+  }
+
+  @PostMapping("/sites/{id}/pages")
+  MadePage newPage(@PathVariable String id, @RequestBody NewPage page) {
+    return new MadePage(sites.newPage(id, page.title()));
+  }
+
+  /** Everything that can be jumped to by its name, besides tokens. */
+  @GetMapping("/jump")
+  List<Views.JumpTarget> jump() {
+    List<Views.JumpTarget> targets = new ArrayList<>();
+    sites
+        .all()
+        .forEach(
+            site -> {
+              targets.add(
+                  new Views.JumpTarget("site", site.name(), "Sites", "/sites/" + site.id()));
+              sites
+                  .pages(site.id())
+                  .forEach(
+                      page ->
+                          targets.add(
+                              new Views.JumpTarget(
+                                  "page",
+                                  page.title(),
+                                  site.name(),
+                                  "/sites/" + site.id() + "/pages/" + page.id())));
+            });
+    pieces
+        .all()
+        .forEach(
+            piece ->
+                targets.add(
+                    new Views.JumpTarget(
+                        "piece", piece.name(), "Library", "/library/" + piece.id())));
+    return targets;
   }
 
   @GetMapping("/sites")
@@ -120,30 +270,31 @@ class WorkbenchController {
 
   @GetMapping("/pages/{id}/workbench")
   Views.Workbench page(@PathVariable String id) {
-    return pageWorkbench.view(id);
+    return workbenches.view(Which.page(id));
   }
 
   @GetMapping("/pages/{id}/ladder")
   Views.Ladder pageLadder(
       @PathVariable String id,
-      @RequestParam String node,
+      @RequestParam List<String> node,
       @RequestParam String device,
       @RequestParam(defaultValue = "normal") String state) {
-    return pageWorkbench.ladder(id, NodeId.of(node), Device.ofWord(device), State.ofWord(state));
+    return workbenches.ladder(
+        Which.page(id), ids(node), Device.ofWord(device), State.ofWord(state));
   }
 
   @PostMapping("/pages/{id}/edits")
-  Views.Workbench editPage(@PathVariable String id, @RequestBody EditRequest edit) {
-    return pageWorkbench.edit(id, edit);
+  Views.Workbench editPage(@PathVariable String id, @RequestBody EditRequest edit, Principal user) {
+    return workbenches.edit(Which.page(id), edit, user.getName());
   }
 
   @PostMapping("/pages/{id}/undo")
-  Views.Workbench undoPage(@PathVariable String id, @RequestBody OnVersion on) {
-    return pageWorkbench.turn(id, on.version(), History.Way.UNDO);
+  Views.Workbench undoPage(@PathVariable String id, @RequestBody OnVersion on, Principal user) {
+    return turn(Which.page(id), on, History.Way.UNDO, user);
   }
 
   @PostMapping("/pages/{id}/redo")
-  Views.Workbench redoPage(@PathVariable String id, @RequestBody OnVersion on) {
-    return pageWorkbench.turn(id, on.version(), History.Way.REDO);
+  Views.Workbench redoPage(@PathVariable String id, @RequestBody OnVersion on, Principal user) {
+    return turn(Which.page(id), on, History.Way.REDO, user);
   }
 }

@@ -1,7 +1,6 @@
 package goodbones.server.workbench;
 
 import goodbones.document.Aspect;
-import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
@@ -10,6 +9,7 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
+import goodbones.library.Origin;
 import goodbones.library.Revision;
 import goodbones.library.Shown;
 import goodbones.server.library.PieceState;
@@ -33,17 +33,22 @@ class WorkbenchViews {
     this.pieces = pieces;
   }
 
-  List<NodeView> nodes(Shown shown) {
+  /** A node and all in it, parents before children. */
+  static List<NodeView> nodes(Shown shown, Node node, String parent) {
     List<NodeView> views = new ArrayList<>();
-    collect(shown, shown.root(), "", views);
+    collect(shown, node, parent, views);
     return views;
   }
 
   private static void collect(Shown shown, Node node, String parent, List<NodeView> views) {
-    String placement = shown.origin(node.id()).map(o -> o.placement().value()).orElse("");
+    views.add(node(shown, node, parent));
+    node.children().forEach(child -> collect(shown, child, node.id().value(), views));
+  }
+
+  static NodeView node(Shown shown, Node node, String parent) {
+    Optional<Origin> origin = shown.origin(node.id());
     long locals =
-        shown
-            .origin(node.id())
+        origin
             .map(
                 o ->
                     o.libraryNode().isEmpty()
@@ -52,21 +57,15 @@ class WorkbenchViews {
                             .filter(k -> !isFilling(k, o.libraryNode().get()))
                             .count())
             .orElse(0L);
-    views.add(
-        new NodeView(
-            node.id().value(),
-            parent,
-            node.kind().word(),
-            Wording.title(node),
-            node.name(),
-            node.hiddenOn().stream().map(Device::word).toList(),
-            placement,
-            (int) locals,
-            Catalogue.children(node.kind()).stream()
-                .filter(kind -> kind != Kind.PLACEMENT)
-                .map(Kind::word)
-                .toList()));
-    node.children().forEach(child -> collect(shown, child, node.id().value(), views));
+    return new NodeView(
+        node.id().value(),
+        parent,
+        node.kind().word(),
+        Wording.title(node),
+        node.name(),
+        node.hiddenOn().stream().map(Device::word).toList(),
+        origin.map(o -> o.placement().value()).orElse(""),
+        (int) locals);
   }
 
   private static boolean isFilling(LocalKey key, Node libraryNode) {

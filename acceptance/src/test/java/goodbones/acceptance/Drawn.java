@@ -1,0 +1,138 @@
+package goodbones.acceptance;
+
+import com.microsoft.playwright.Page;
+import goodbones.document.Device;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.layout.Box;
+import goodbones.layout.Measured;
+import goodbones.layout.Screen;
+import goodbones.library.Shown;
+import goodbones.render.PageHtml;
+import goodbones.render.Rendered;
+import goodbones.render.Renderer;
+import goodbones.render.StyleSheet;
+import goodbones.render.Surroundings;
+import goodbones.style.Finishes;
+import goodbones.style.SiteFinishes;
+import goodbones.survey.Frame;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.UnaryOperator;
+
+/** What Chromium says of a page that the renderer wrote, in plain finishes. */
+record Drawn(
+    Map<String, List<Number>> natural,
+    Map<String, List<Number>> widest,
+    Map<String, List<Number>> narrowest,
+    Map<String, List<Number>> boxes)
+    implements Measured {
+  @Override
+  public double height(Node element, double width) {
+    return Objects.requireNonNull(natural.get(element.id().value())).get(1).doubleValue();
+  }
+
+  @Override
+  public double width(Node element) {
+    if (element.kind() == Kind.PICTURE) {
+      return Double.parseDouble(pictureId(element).split("x")[0]);
+    }
+    return Objects.requireNonNull(widest.get(element.id().value())).get(0).doubleValue();
+  }
+
+  @Override
+  public double narrowest(Node element) {
+    if (element.kind() == Kind.PICTURE) {
+      return 0;
+    }
+    return Objects.requireNonNull(narrowest.get(element.id().value())).get(0).doubleValue();
+  }
+
+  @Override
+  public double ratio(Node picture) {
+    return ratioOf(pictureId(picture));
+  }
+
+  Box box(NodeId id) {
+    List<Number> box = Objects.requireNonNull(boxes.get(id.value()), () -> "no box of " + id);
+    return new Box(
+        box.get(0).doubleValue(),
+        box.get(1).doubleValue(),
+        box.get(2).doubleValue(),
+        box.get(3).doubleValue());
+  }
+
+  /** Sizes of words where nothing stretches them, and then the boxes as they are drawn. */
+  private static final String MEASURE =
+      """
+      async () => {
+        await Promise.all([...document.images].map((i) => i.decode().catch(() => 0)));
+        const words = [...document.querySelectorAll('.heading,.text,.label,.button')];
+        const read = () => Object.fromEntries(words.map((e) => {
+          const { width, height } = e.getBoundingClientRect();
+          return [e.dataset.node, [width, height]];
+        }));
+        words.forEach((e) => e.style.setProperty('align-self', 'start'));
+        const natural = read();
+        words.forEach((e) => {
+          e.style.setProperty('flex', 'none');
+          e.style.setProperty('width', 'max-content');
+          e.style.setProperty('max-width', 'none');
+        });
+        const widest = read();
+        words.forEach((e) => e.style.setProperty('width', 'min-content'));
+        const narrowest = read();
+        words.forEach((e) => e.removeAttribute('style'));
+        const boxes = {};
+        for (const e of document.querySelectorAll('[data-node]')) {
+          const { x, y, width, height } = e.getBoundingClientRect();
+          if (e.getClientRects().length > 0) boxes[e.dataset.node] = [x, y, width, height];
+        }
+        return { natural, widest, narrowest, boxes };
+      }
+      """;
+
+  private static String pictureId(Node picture) {
+    return ((FieldValue.Picture) picture.content().get("picture")).pictureId();
+  }
+
+  private static double ratioOf(String pictureId) {
+    String[] sides = pictureId.split("x");
+    return Double.parseDouble(sides[0]) / Double.parseDouble(sides[1]);
+  }
+
+  private static String svg(String pictureId) {
+    String[] sides = pictureId.split("x");
+    return "data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='"
+        + sides[0]
+        + "' height='"
+        + sides[1]
+        + "'%3E%3C/svg%3E";
+  }
+
+  @SuppressWarnings("unchecked")
+  static Drawn of(Node page, Page tab, Screen screen) {
+    Surroundings plain =
+        new Surroundings(Drawn::svg, UnaryOperator.identity(), List.of(), "", true);
+    Rendered rendered = Renderer.render(Shown.of(page), BARE, plain);
+    String css = StyleSheet.of(List.of(rendered)) + "body{font-family:sans-serif}";
+    tab.setViewportSize((int) screen.width(), (int) screen.height());
+    tab.setContent(PageHtml.of("en", "Boxes", "", "<style>" + css + "</style>", rendered));
+    Map<String, Object> read = (Map<String, Object>) tab.evaluate(MEASURE);
+    return new Drawn(
+        (Map<String, List<Number>>) read.get("natural"),
+        (Map<String, List<Number>>) read.get("widest"),
+        (Map<String, List<Number>>) read.get("narrowest"),
+        (Map<String, List<Number>>) read.get("boxes"));
+  }
+
+  static Screen screen(Device device) {
+    return new Screen(device, Frame.width(device), Frame.HEIGHT);
+  }
+
+  static final SiteFinishes BARE =
+      new SiteFinishes(Finishes.of(List.of(), List.of(), Map.of()), Map.of());
+}

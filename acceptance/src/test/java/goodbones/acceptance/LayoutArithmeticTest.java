@@ -1,0 +1,181 @@
+package goodbones.acceptance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import goodbones.document.Device;
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
+import goodbones.layout.Arithmetic;
+import goodbones.layout.Box;
+import goodbones.layout.Fold;
+import goodbones.layout.Screen;
+import goodbones.library.Shown;
+import goodbones.style.Cascade;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Outside check: the boxes that the layout arithmetic computes are those that Chromium draws for
+ * the very page that is rendered, within half a pixel. What the browser alone can know, the size of
+ * words, is taken from it; all else is computed.
+ */
+class LayoutArithmeticTest {
+  private static final long SEED = 20_261_125;
+  private static final double WITHIN = 0.5;
+  private static final int LEAST = 300;
+
+  private static Designer designer;
+
+  @BeforeAll
+  static void open() {
+    designer = new Designer("");
+  }
+
+  @AfterAll
+  static void close() {
+    designer.close();
+  }
+
+  private static Map<NodeId, Box> compute(Node page, Screen screen, Drawn drawn) {
+    Cascade cascade = new Cascade(page, Shown.of(page), Drawn.BARE);
+    return Arithmetic.boxes(page, cascade, screen, drawn);
+  }
+
+  private static Optional<String> fault(Node page, Node node, Map<NodeId, Box> boxes, Drawn drawn) {
+    Box computed = boxes.get(node.id());
+    boolean isDrawn = drawn.boxes().containsKey(node.id().value());
+    if (isDrawn != (computed != null)) {
+      return Optional.of(node.id() + " is drawn: " + isDrawn);
+    }
+    if (computed == null || node.kind() == Kind.PAGE || near(drawn.box(node.id()), computed)) {
+      return Optional.empty();
+    }
+    String around = page.parentOf(node.id()).map(n -> n.kind() + " " + n.styles()).orElse("");
+    return Optional.of(
+        String.format(
+            "%s %s %s in %s%n  drawn %s%n  computed %s",
+            node.kind(), node.id(), node.styles(), around, drawn.box(node.id()), computed));
+  }
+
+  private static boolean near(Box a, Box b) {
+    return Math.abs(a.x() - b.x()) <= WITHIN
+        && Math.abs(a.y() - b.y()) <= WITHIN
+        && Math.abs(a.width() - b.width()) <= WITHIN
+        && Math.abs(a.height() - b.height()) <= WITHIN;
+  }
+
+  /** Draws a page at a device and holds every box against the browser's. */
+  private static Map<NodeId, Box> compared(Node page, Device device) {
+    Screen screen = Drawn.screen(device);
+    Drawn drawn = Drawn.of(page, designer.page(), screen);
+    Map<NodeId, Box> boxes = compute(page, screen, drawn);
+    List<String> wrong = new ArrayList<>();
+    page.walk(node -> fault(page, node, boxes, drawn).ifPresent(wrong::add));
+    assertThat(wrong.stream().limit(4)).as("seed %d, %d wrong", SEED, wrong.size()).isEmpty();
+    return boxes;
+  }
+
+  @Test
+  void generatedRowsAndSectionsStandWhereTheBrowserPutsThem() {
+    GeneratedPages generator = new GeneratedPages(new Random(SEED));
+    int rowsAndSections = 0;
+    for (int i = 0; i < 12; i++) {
+      Node page = generator.page();
+      for (Node node : page.all()) {
+        rowsAndSections += node.kind() == Kind.ROW || node.kind() == Kind.SECTION ? 1 : 0;
+      }
+      for (Device device : Device.values()) {
+        compared(page, device);
+      }
+    }
+    assertThat(rowsAndSections).isGreaterThanOrEqualTo(LEAST);
+  }
+
+  private static Node node(String id, Kind kind, String... styles) {
+    Node node = Node.of(NodeId.of(id), kind, "");
+    for (int i = 0; i < styles.length; i += 2) {
+      node = node.withStyle(StyleKey.parse(styles[i]), StyleValue.parse(styles[i + 1]));
+    }
+    return node;
+  }
+
+  /** A page with one section, 1200 px wide inside, that holds one row. */
+  private static Node rowPage(String columns, int count, String... styles) {
+    List<Node> list = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      list.add(node("c" + i, Kind.COLUMN, "min-height", "40px"));
+    }
+    Node row = node("row", Kind.ROW, styles).withChildren(list);
+    row = row.withStyle(StyleKey.parse("columns"), StyleValue.parse(columns));
+    Node section = node("section", Kind.SECTION, "content-width", "1200px");
+    return node("page", Kind.PAGE).withChildren(List.of(section.withChildren(List.of(row))));
+  }
+
+  private static Box column(Map<NodeId, Box> boxes, int column) {
+    return Objects.requireNonNull(boxes.get(NodeId.of("c" + column)));
+  }
+
+  /** Common practice: span 4 offset 7, with no gap, begins at 7/12 and is 4/12 wide. */
+  @Test
+  void spanFourOffsetSeven() {
+    Box box = column(compared(rowPage("7+4", 1), Device.DESKTOP), 0);
+    assertThat(box.x()).isEqualTo(40 + 700);
+    assertThat(box.width()).isEqualTo(400);
+  }
+
+  /** Common practice: two of span 4, the second with offset 2, leave two twelfths at the end. */
+  @Test
+  void fourAndFourWithOffsetTwo() {
+    Map<NodeId, Box> boxes = compared(rowPage("4 2+4", 2), Device.DESKTOP);
+    assertThat(column(boxes, 0).width()).isEqualTo(400);
+    assertThat(column(boxes, 1).x()).isEqualTo(40 + 600);
+    assertThat(1240 - column(boxes, 1).right()).isEqualTo(200);
+  }
+
+  /** Common practice: span 6 offset 3 stands in the middle, with a gap too. */
+  @Test
+  void spanSixOffsetThreeIsCentred() {
+    for (String gap : List.of("0", "24px")) {
+      Map<NodeId, Box> boxes = compared(rowPage("3+6", 1, "column-gap", gap), Device.DESKTOP);
+      Box box = column(boxes, 0);
+      assertThat(box.x() + box.width() / 2).isEqualTo(640);
+    }
+  }
+
+  /** Common practice: 56 % and 33 % pushed apart stand at the two edges, 11 % between them. */
+  @Test
+  void fiftySixAndThirtyThreePerCentPushedApart() {
+    Map<NodeId, Box> boxes =
+        compared(rowPage("56% 33%", 2, "justify-content", "space-between"), Device.DESKTOP);
+    assertThat(column(boxes, 0).x()).isEqualTo(40);
+    assertThat(column(boxes, 0).width()).isEqualTo(672);
+    assertThat(column(boxes, 1).width()).isEqualTo(396);
+    assertThat(column(boxes, 1).right()).isEqualTo(1240);
+  }
+
+  /** Common practice: 15 vh + 75 vh + 10 vh fill one screen exactly. */
+  @Test
+  void headerContentAndFooterFillOneScreen() {
+    List<Node> sections = new ArrayList<>();
+    for (int vh : List.of(15, 75, 10)) {
+      sections.add(node("s" + vh, Kind.SECTION, "min-height", vh + "vh"));
+    }
+    Node page = node("page", Kind.PAGE).withChildren(sections);
+    for (Device device : Device.values()) {
+      Map<NodeId, Box> boxes = compared(page, device);
+      Fold fold = Fold.of(page, boxes, Drawn.screen(device));
+      assertThat(fold.heights()).hasSize(3);
+      assertThat(fold.fillsOneScreen()).isTrue();
+    }
+  }
+}

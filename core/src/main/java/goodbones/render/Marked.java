@@ -1,0 +1,127 @@
+package goodbones.render;
+
+import goodbones.document.FieldValue;
+import goodbones.document.Mark;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** Writes words with their marks as HTML. */
+final class Marked {
+  private static final Mark.Type[] TYPES = Mark.Type.values();
+  private final FieldValue.Words words;
+  private final UnaryOperator<String> href;
+  private final UnaryOperator<String> colour;
+  private final StringBuilder html = new StringBuilder();
+
+  private Marked(FieldValue.Words words, UnaryOperator<String> href, UnaryOperator<String> colour) {
+    this.words = words;
+    this.href = href;
+    this.colour = colour;
+  }
+
+  /** Whether the words hold a list, and so cannot stand in a paragraph. */
+  static boolean hasList(FieldValue.Words words) {
+    return words.marks().stream().anyMatch(mark -> mark.type() == Mark.Type.LIST);
+  }
+
+  /**
+   * @param href from a stored link to the address in the page
+   * @param colour from a stored colour to the attributes that show it
+   */
+  static String html(
+      FieldValue.Words words, UnaryOperator<String> href, UnaryOperator<String> colour) {
+    if (words.marks().isEmpty()) {
+      return Html.lines(words.text());
+    }
+    Marked marked = new Marked(words, href, colour);
+    if (hasList(words)) {
+      marked.blocks();
+    } else {
+      marked.inline(0, words.text().length(), Mark.Type.LIST.ordinal() + 1);
+    }
+    return marked.html.toString();
+  }
+
+  /** Lines of a list become items, other lines paragraphs. */
+  private void blocks() {
+    boolean inList = false;
+    boolean inParagraph = false;
+    int from = 0;
+    while (from <= words.text().length()) {
+      int end = words.text().indexOf('\n', from);
+      int to = end < 0 ? words.text().length() : end;
+      boolean item = isItem(from, to);
+      if (inList && !item) {
+        html.append("</ul>");
+      }
+      if (inParagraph && item) {
+        html.append("</p>");
+      }
+      if (item) {
+        html.append(inList ? "<li>" : "<ul><li>");
+      } else {
+        html.append(inParagraph ? "<br>" : "<p>");
+      }
+      inline(from, to, Mark.Type.LIST.ordinal() + 1);
+      if (item) {
+        html.append("</li>");
+      }
+      inList = item;
+      inParagraph = !item;
+      from = to + 1;
+    }
+    html.append(inList ? "</ul>" : "</p>");
+  }
+
+  private boolean isItem(int from, int to) {
+    return marks(Mark.Type.LIST).stream().anyMatch(m -> m.from() <= from && m.to() >= to);
+  }
+
+  private List<Mark> marks(Mark.Type type) {
+    return words.marks().stream().filter(mark -> mark.type() == type).toList();
+  }
+
+  /** One type after the other, so that a link stays one even when some of its words are bold. */
+  private void inline(int from, int to, int type) {
+    if (from >= to) {
+      return;
+    }
+    if (type == TYPES.length) {
+      html.append(Html.lines(words.text().substring(from, to)));
+      return;
+    }
+    int at = from;
+    for (Mark mark : marks(TYPES[type])) {
+      int begin = Math.max(mark.from(), at);
+      int end = Math.min(mark.to(), to);
+      if (begin < end) {
+        inline(at, begin, type + 1);
+        html.append(open(mark));
+        inline(begin, end, type + 1);
+        html.append(close(mark.type()));
+        at = end;
+      }
+    }
+    inline(at, to, type + 1);
+  }
+
+  private String open(Mark mark) {
+    return switch (mark.type()) {
+      case LINK -> "<a href=\"" + Html.escape(href.apply(mark.value())) + "\">";
+      case COLOUR -> "<span" + colour.apply(mark.value()) + ">";
+      case BOLD -> "<strong>";
+      case ITALIC -> "<em>";
+      case LIST -> "";
+    };
+  }
+
+  private static String close(Mark.Type type) {
+    return switch (type) {
+      case LINK -> "</a>";
+      case COLOUR -> "</span>";
+      case BOLD -> "</strong>";
+      case ITALIC -> "</em>";
+      case LIST -> "";
+    };
+  }
+}

@@ -1,0 +1,151 @@
+package goodbones.structure;
+
+import goodbones.document.Catalogue;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.Mark;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.References;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
+import goodbones.style.NamedStyle;
+import goodbones.style.SiteFinishes;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/**
+ * Things that were copied, with what another site needs to show them alike.
+ *
+ * @param nodes placements with their local changes
+ * @param styles the settings of every named style in use, those of its bases included
+ * @param worths what every token in use was worth
+ */
+public record Clip(
+    List<Node> nodes, Map<String, Map<StyleKey, StyleValue>> styles, Map<String, String> worths) {
+  public Clip {
+    nodes = List.copyOf(nodes);
+    styles = Map.copyOf(styles);
+    worths = Map.copyOf(worths);
+  }
+
+  /** A clip of some nodes, columns in a row of their own where they are put elsewhere. */
+  public static Clip of(Bench bench, List<NodeId> ids) {
+    List<Node> nodes = bench.outermost(ids).stream().map(bench::toCopy).toList();
+    Map<String, Map<StyleKey, StyleValue>> styles = new TreeMap<>();
+    Map<String, String> worths = new TreeMap<>();
+    for (Node node : nodes) {
+      References used = References.of(node);
+      for (String id : used.namedStyles()) {
+        TreeMap<StyleKey, StyleValue> settings = new TreeMap<>();
+        List<NamedStyle> line = bench.finishes().withBases(id);
+        for (int i = line.size() - 1; i >= 0; i--) {
+          settings.putAll(line.get(i).styles());
+        }
+        settings.values().stream()
+            .flatMap(value -> value.refs().stream())
+            .forEach(ref -> worths.put(ref.toString(), bench.finishes().worth(ref).css()));
+        styles.put(id, settings);
+      }
+      node.walk(inside -> values(inside).forEach(value -> note(value, bench, worths)));
+    }
+    return new Clip(nodes, styles, worths);
+  }
+
+  private static void note(StyleValue value, Bench bench, Map<String, String> worths) {
+    value
+        .refs()
+        .forEach(
+            ref -> {
+              if (bench.finishes().token(ref.tokenId()).isPresent()) {
+                worths.put(ref.toString(), bench.finishes().worth(ref).css());
+              }
+            });
+  }
+
+  private static List<StyleValue> values(Node node) {
+    List<StyleValue> values = new ArrayList<>(node.styles().values());
+    if (node.content().get("words") instanceof FieldValue.Words words) {
+      for (Mark mark : words.marks()) {
+        if (mark.type() == Mark.Type.COLOUR) {
+          values.add(StyleValue.parse(mark.value()));
+        }
+      }
+    }
+    return values;
+  }
+
+  /**
+   * The nodes as they can stand at a site: every id new, every reference kept that the site knows.
+   * A named style or a token that it does not know gives way to what it said.
+   *
+   * @param knowsPiece placements of other pieces are left out
+   */
+  public List<Node> at(Bench bench, Predicate<String> knowsPiece) {
+    List<Node> settled = new ArrayList<>();
+    for (Node node : nodes) {
+      boolean known =
+          node.kind() != Kind.PLACEMENT
+              || node.placement().map(p -> knowsPiece.test(p.pieceId())).orElse(false);
+      if (known) {
+        settled.add(Copies.of(settled(node, bench.finishes()), bench.ids()));
+      }
+    }
+    return settled;
+  }
+
+  private Node settled(Node node, SiteFinishes here) {
+    List<String> keep = new ArrayList<>();
+    TreeMap<StyleKey, StyleValue> own = new TreeMap<>();
+    for (String id : node.namedStyles()) {
+      if (here.namedStyle(id).isPresent()) {
+        keep.add(id);
+      } else {
+        styles.getOrDefault(id, Map.of()).forEach((key, value) -> own.put(key, value));
+      }
+    }
+    own.keySet()
+        .removeIf(
+            key ->
+                !Catalogue.hasStyle(node.kind(), key.property())
+                    || !Catalogue.states(node.kind()).contains(key.state()));
+    own.putAll(node.styles());
+    own.replaceAll((key, value) -> known(value, here));
+    Node settled =
+        node.withNamedStyles(keep)
+            .withStyles(own)
+            .withScheme(node.scheme().filter(id -> here.house().scheme(id).isPresent()))
+            .withChildren(node.children().stream().map(child -> settled(child, here)).toList());
+    if (node.content().get("words") instanceof FieldValue.Words words) {
+      settled =
+          settled.withContent(
+              "words",
+              new FieldValue.Words(
+                  words.text(), words.marks().stream().map(mark -> known(mark, here)).toList()));
+    }
+    return settled;
+  }
+
+  private Mark known(Mark mark, SiteFinishes here) {
+    return mark.type() == Mark.Type.COLOUR
+        ? new Mark(
+            mark.type(),
+            mark.from(),
+            mark.to(),
+            known(StyleValue.parse(mark.value()), here).toString())
+        : mark;
+  }
+
+  private StyleValue known(StyleValue value, SiteFinishes here) {
+    boolean all = value.refs().stream().allMatch(ref -> here.token(ref.tokenId()).isPresent());
+    if (all) {
+      return value;
+    }
+    return value instanceof StyleValue.Composed composed
+        ? StyleValue.literal(composed.filled(ref -> worths.getOrDefault(ref.toString(), "")))
+        : StyleValue.literal(worths.getOrDefault(value.toString(), ""));
+  }
+}

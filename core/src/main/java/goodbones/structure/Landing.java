@@ -1,0 +1,256 @@
+package goodbones.structure;
+
+import goodbones.document.Catalogue;
+import goodbones.document.Edit;
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Refused;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Puts things down where the hand lets go: into a container, before one of its children, or beside
+ * something. Only the containers that the catalogue needs are made; none is forced on what can
+ * stand there by itself.
+ */
+public final class Landing {
+  /** What is put down. */
+  public sealed interface Load {}
+
+  /** Nodes that stand in the document, to be moved. */
+  public record Carried(List<NodeId> ids) implements Load {
+    public Carried {
+      ids = List.copyOf(ids);
+    }
+  }
+
+  /** Nodes that are not in the document yet. */
+  public record Brought(List<Node> nodes) implements Load {
+    public Brought {
+      nodes = List.copyOf(nodes);
+    }
+  }
+
+  private final Bench bench;
+  private final Fresh fresh;
+
+  public Landing(Bench bench) {
+    this.bench = bench;
+    this.fresh = new Fresh(bench.ids());
+  }
+
+  /**
+   * Puts a load into a container.
+   *
+   * @param before the child before which it goes; empty for the end
+   * @throws Refused if it cannot stand there
+   */
+  public Edit into(NodeId parentId, Optional<NodeId> before, Load load) {
+    Node parent = bench.need(parentId);
+    List<Node> nodes = nodes(load);
+    if (nodes.isEmpty()) {
+      throw Refused.at(parent, "There is nothing to put down here");
+    }
+    for (Node node : nodes) {
+      if (node.find(parentId).isPresent()) {
+        throw Refused.at(node, "A " + node.kind().word() + " cannot be moved into itself");
+      }
+    }
+    int index = index(parent, before, load);
+    boolean columns = nodes.stream().allMatch(node -> node.kind() == Kind.COLUMN);
+    List<Edit> edits = new ArrayList<>();
+    if (parent.kind() == Kind.ROW) {
+      intoRow(parent, index, load, columns, edits);
+    } else if (columns && Catalogue.mayHold(parent.kind(), Kind.ROW)) {
+      Node row = fresh.rowOf(List.of());
+      edits.add(new Edit.Insert(parentId, index, row));
+      put(load, Bench.under(parentId, row.id()), 0, edits);
+    } else {
+      nodes.forEach(node -> requireHome(parent, node));
+      put(load, parentId, index, edits);
+    }
+    return new Edit.Group(edits);
+  }
+
+  /**
+   * Puts a load beside something: into a column of its own in the same row, or in a new row with
+   * it.
+   *
+   * @throws Refused if it cannot stand there
+   */
+  public Edit beside(NodeId targetId, boolean after, Load load) {
+    Node target = bench.need(targetId);
+    if (nodes(load).stream().anyMatch(node -> node.find(targetId).isPresent())) {
+      throw Refused.at(target, "A thing cannot be put beside itself");
+    }
+    Node parent = bench.needParent(target);
+    boolean alone = parent.kind() == Kind.COLUMN && parent.children().size() == 1;
+    Node column = target.kind() == Kind.COLUMN ? target : alone ? parent : null;
+    if (column != null) {
+      Node row = bench.needParent(column);
+      int at = row.indexOf(column.id()) + (after ? 1 : 0);
+      Optional<NodeId> before =
+          at < row.children().size() ? Optional.of(row.children().get(at).id()) : Optional.empty();
+      return into(row.id(), before, load);
+    }
+    if (!Catalogue.mayHold(parent.kind(), Kind.ROW)) {
+      throw Refused.at(
+          target, "Nothing can stand beside a " + target.kind().word() + "; put it above or below");
+    }
+    List<Edit> edits = new ArrayList<>();
+    Node own = fresh.of(Kind.COLUMN);
+    Node row = fresh.rowOf(List.of(own));
+    edits.add(new Edit.Insert(parent.id(), parent.indexOf(targetId), row));
+    row = row.withId(Bench.under(parent.id(), row.id()));
+    edits.add(new Edit.Move(targetId, Bench.under(parent.id(), own.id()), 0));
+    boolean columns = nodes(load).stream().allMatch(node -> node.kind() == Kind.COLUMN);
+    intoRow(row, after ? 1 : 0, load, columns, edits);
+    return new Edit.Group(edits);
+  }
+
+  private List<Node> nodes(Load load) {
+    return load instanceof Carried carried
+        ? bench.outermost(carried.ids())
+        : ((Brought) load).nodes();
+  }
+
+  /** The index among the children that stay. */
+  private int index(Node parent, Optional<NodeId> before, Load load) {
+    List<NodeId> moving =
+        load instanceof Carried ? nodes(load).stream().map(Node::id).toList() : List.of();
+    int index = 0;
+    for (Node child : parent.children()) {
+      if (before.isPresent() && child.id().equals(before.get())) {
+        return index;
+      }
+      index += moving.contains(child.id()) ? 0 : 1;
+    }
+    return index;
+  }
+
+  private void requireHome(Node parent, Node node) {
+    Kind kind = node.kind() == Kind.PLACEMENT ? Kind.SECTION : node.kind();
+    if (!Catalogue.mayHold(parent.kind(), kind)) {
+      throw Refused.at(node, Catalogue.misplaced(parent.kind(), kind));
+    }
+  }
+
+  /** Columns join the row; anything else gets a column of its own. */
+  private void intoRow(Node row, int index, Load load, boolean columns, List<Edit> edits) {
+    List<Node> nodes = nodes(load);
+    boolean sameRow =
+        load instanceof Carried && nodes.stream().allMatch(node -> row.indexOf(node.id()) >= 0);
+    if (columns) {
+      if (!sameRow) {
+        RowEdits.requireRoom(row, row.children().size() + nodes.size());
+      }
+      put(load, row.id(), index, edits);
+    } else {
+      Node column = fresh.of(Kind.COLUMN);
+      nodes.forEach(node -> requireHome(column, node));
+      RowEdits.requireRoom(row, row.children().size() + 1);
+      edits.add(new Edit.Insert(row.id(), index, column));
+      put(load, Bench.under(row.id(), column.id()), 0, edits);
+    }
+    if (!sameRow) {
+      edits.addAll(RowEdits.equally(row));
+    }
+  }
+
+  /** Moves or inserts; rows that columns leave close up, and go when they are empty. */
+  private void put(Load load, NodeId parent, int index, List<Edit> edits) {
+    if (load instanceof Brought brought) {
+      int at = index;
+      for (Node node : brought.nodes()) {
+        edits.add(new Edit.Insert(parent, at++, node));
+      }
+      return;
+    }
+    Map<NodeId, List<Node>> leaving = new LinkedHashMap<>();
+    int at = index;
+    for (Node node : nodes(load)) {
+      if (node.kind() == Kind.COLUMN) {
+        Node row = bench.needParent(node);
+        if (!row.id().equals(parent)) {
+          leaving.computeIfAbsent(row.id(), id -> new ArrayList<>()).add(node);
+        }
+      }
+      edits.add(new Edit.Move(node.id(), parent, at++));
+    }
+    leaving.forEach((row, columns) -> closeUp(bench.need(row), columns, edits));
+  }
+
+  private static void closeUp(Node row, List<Node> gone, List<Edit> edits) {
+    if (gone.size() == row.children().size()) {
+      edits.add(new Edit.Remove(row.id()));
+    } else if (gone.size() == 1) {
+      edits.addAll(RowEdits.without(row, row.indexOf(gone.get(0).id())));
+    } else {
+      edits.addAll(RowEdits.equally(row));
+    }
+  }
+
+  /** Copies of things, each right after its original. */
+  public Edit duplicate(List<NodeId> ids) {
+    List<Edit> edits = new ArrayList<>();
+    for (Node node : bench.outermost(ids)) {
+      Node parent = bench.needParent(node);
+      Node copy = Copies.of(bench.toCopy(node), bench.ids());
+      if (node.kind() == Kind.COLUMN) {
+        RowEdits.requireRoom(parent, parent.children().size() + 1);
+        edits.addAll(RowEdits.equally(parent));
+      }
+      edits.add(0, new Edit.Insert(parent.id(), parent.indexOf(node.id()) + 1, copy));
+    }
+    return new Edit.Group(edits);
+  }
+
+  /**
+   * Makes an independent copy of a placement in its place: what it shows, tied to nothing.
+   *
+   * @throws Refused if the node does not stand in a placement
+   */
+  public Edit unlink(NodeId id) {
+    Node node = bench.need(id);
+    if (!id.isInside()) {
+      throw Refused.at(node, "It is tied to no piece, so there is nothing to unlink");
+    }
+    Node outermost = node;
+    while (!bench.isPlaced(outermost)) {
+      outermost = bench.needParent(outermost);
+    }
+    Node parent = bench.needParent(outermost);
+    return new Edit.Group(
+        List.of(
+            new Edit.Insert(
+                parent.id(), parent.indexOf(outermost.id()), Copies.of(outermost, bench.ids())),
+            new Edit.Remove(outermost.id())));
+  }
+
+  /** Takes things away; columns give their share to their neighbours. */
+  public Edit remove(List<NodeId> ids) {
+    List<Edit> edits = new ArrayList<>();
+    Map<NodeId, List<Node>> columns = new LinkedHashMap<>();
+    for (Node node : bench.outermost(ids)) {
+      bench.needParent(node);
+      if (node.kind() == Kind.COLUMN) {
+        columns.computeIfAbsent(bench.needParent(node).id(), id -> new ArrayList<>()).add(node);
+      } else {
+        edits.add(new Edit.Remove(node.id()));
+      }
+    }
+    columns.forEach(
+        (id, gone) -> {
+          Node row = bench.need(id);
+          if (gone.size() < row.children().size()) {
+            gone.forEach(column -> edits.add(new Edit.Remove(column.id())));
+          }
+          closeUp(row, gone, edits);
+        });
+    return new Edit.Group(edits);
+  }
+}

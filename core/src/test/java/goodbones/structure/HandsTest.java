@@ -1,0 +1,236 @@
+package goodbones.structure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import goodbones.document.Device;
+import goodbones.document.Edit;
+import goodbones.document.Editor;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.Mark;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Refused;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
+import goodbones.document.Touched;
+import goodbones.layout.Measured;
+import goodbones.layout.Screen;
+import goodbones.library.Shown;
+import goodbones.style.Cascade;
+import goodbones.style.NamedStyle;
+import goodbones.style.SiteFinishes;
+import goodbones.survey.Fit;
+import goodbones.testing.HouseFinishes;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Single things that hands do, with what a designer would expect of them. */
+class HandsTest {
+  private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
+  private int next;
+
+  private Bench bench(Node page) {
+    return new Bench(page, Shown.of(page), FINISHES, () -> NodeId.of("new" + next++));
+  }
+
+  private static Node node(String id, Kind kind, Node... children) {
+    return Node.of(NodeId.of(id), kind, "").withChildren(List.of(children));
+  }
+
+  private static Node styled(Node node, String key, String value) {
+    return node.withStyle(StyleKey.parse(key), StyleValue.parse(value));
+  }
+
+  private static Node row(String columns, int count) {
+    Node[] list = new Node[count];
+    for (int i = 0; i < count; i++) {
+      list[i] = node("c" + i, Kind.COLUMN, node("t" + i, Kind.TEXT));
+    }
+    return styled(node("row", Kind.ROW, list), "columns", columns);
+  }
+
+  private static Node page(Node... children) {
+    return node("page", Kind.PAGE, node("section", Kind.SECTION, children));
+  }
+
+  private static Node after(Node page, Edit edit) {
+    return Editor.apply(page, edit).root();
+  }
+
+  private static String columns(Node page) {
+    return page.find(NodeId.of("row"))
+        .orElseThrow()
+        .styles()
+        .get(StyleKey.parse("columns"))
+        .toString();
+  }
+
+  @Test
+  void aPairOfColumnsKeepsItsSumAndSnapsUnlessFree() {
+    Node page = page(row("3 3 3 3", 4));
+    RowEdits edits = new RowEdits(bench(page));
+    NodeId second = NodeId.of("c1");
+    assertThat(columns(after(page, edits.resize(second, Device.DESKTOP, 4.3, false))))
+        .isEqualTo("3 4 2 3");
+    assertThat(columns(after(page, edits.resize(second, Device.DESKTOP, 4.3, true))))
+        .isEqualTo("3 4.3 1.7 3");
+    assertThat(columns(after(page, edits.resize(second, Device.DESKTOP, 99, false))))
+        .isEqualTo("3 5 1 3");
+    Node percent = page(row("56% 33%", 2));
+    assertThat(
+            columns(
+                after(
+                    percent,
+                    new RowEdits(bench(percent))
+                        .resize(NodeId.of("c0"), Device.DESKTOP, 6, false))))
+        .isEqualTo("50% 39%");
+  }
+
+  @Test
+  void addingAColumnSharesTheRowEquallyAndRemovingOneGivesItsShareAway() {
+    Node page = page(row("8 1+3", 2));
+    Edit add =
+        new Landing(bench(page))
+            .into(
+                NodeId.of("row"),
+                Optional.empty(),
+                new Landing.Brought(List.of(node("fresh", Kind.HEADING))));
+    Node three = after(page, add);
+    assertThat(columns(three)).isEqualTo("equal");
+    assertThat(three.find(NodeId.of("row")).orElseThrow().children()).hasSize(3);
+    Edit remove = new Landing(bench(page)).remove(List.of(NodeId.of("c1")));
+    assertThat(columns(after(page, remove))).isEqualTo("12");
+  }
+
+  @Test
+  void moreThanSixInALineIsAHintAndThirteenARefusal() {
+    Node page = page(row("equal", 7));
+    Node row = page.find(NodeId.of("row")).orElseThrow();
+    Cascade cascade = new Cascade(page, Shown.of(page), FINISHES);
+    assertThat(RowEdits.hint(row, cascade, Device.DESKTOP).orElseThrow()).contains("7 columns");
+    assertThatThrownBy(
+            () -> new RowEdits(bench(page)).layOut(row.id(), goodbones.document.Columns.EQUAL, 13))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("at most 12");
+  }
+
+  @Test
+  void anElementGoesStraightOnThePageAndASectionIntoNothingElse() {
+    Node page = node("page", Kind.PAGE);
+    Landing.Load text = new Landing.Brought(List.of(node("t", Kind.TEXT)));
+    Node held = after(page, new Landing(bench(page)).into(page.id(), Optional.empty(), text));
+    assertThat(held.children()).extracting(Node::kind).containsExactly(Kind.TEXT);
+    Node full = page(row("equal", 2));
+    Landing.Load section = new Landing.Carried(List.of(NodeId.of("section")));
+    assertThatThrownBy(
+            () -> new Landing(bench(full)).into(NodeId.of("c0"), Optional.empty(), section))
+        .hasMessageContaining("into itself");
+  }
+
+  @Test
+  void aLookTravelsToASiteThatDoesNotKnowItsStyles() {
+    NamedStyle own =
+        new NamedStyle(
+            "own", "Own", Map.of(StyleKey.parse("color"), StyleValue.literal("#123456")));
+    SiteFinishes here =
+        new SiteFinishes(HouseFinishes.house().withNamedStyles(List.of(own)), Map.of());
+    Node text =
+        styled(node("t", Kind.TEXT), "font-size", "{size.text}")
+            .withNamedStyles(List.of("own"))
+            .withContent(
+                "words",
+                new FieldValue.Words(
+                    "Seeds", List.of(new Mark(Mark.Type.COLOUR, 0, 5, "{color.accent}"))));
+    Node page = page(text);
+    Bench from = new Bench(page, Shown.of(page), here, () -> NodeId.of("x" + next++));
+    Clip clip = Clip.of(from, List.of(text.id()));
+    Node there = clip.at(bench(node("other", Kind.PAGE)), piece -> true).get(0);
+    assertThat(there.id()).isNotEqualTo(text.id());
+    assertThat(there.namedStyles()).isEmpty();
+    assertThat(there.styles())
+        .containsEntry(StyleKey.parse("color"), StyleValue.literal("#123456"))
+        .containsEntry(StyleKey.parse("font-size"), StyleValue.token("size.text"));
+    assertThat(there.content().get("words")).isEqualTo(text.content().get("words"));
+  }
+
+  @Test
+  void takingAThingAwayTouchesAllInItAndPuttingOneInTouchesNothing() {
+    Node page = page(row("equal", 1));
+    assertThat(Touched.by(new Edit.Remove(NodeId.of("c0")), page))
+        .containsExactly(NodeId.of("c0"), NodeId.of("t0"));
+    assertThat(Touched.by(new Edit.Insert(NodeId.of("c0"), 0, node("n", Kind.TEXT)), page))
+        .isEmpty();
+  }
+
+  /** Words of one line each. */
+  private static final Measured LINES =
+      new Measured() {
+        @Override
+        public double height(Node element, double width) {
+          return 30;
+        }
+
+        @Override
+        public double width(Node element) {
+          return 100;
+        }
+
+        @Override
+        public double narrowest(Node element) {
+          return 10;
+        }
+
+        @Override
+        public double ratio(Node picture) {
+          return 1.5;
+        }
+      };
+
+  @Test
+  void theFitReportFindsWhatDoesNotFitAndItsMendsMendIt() {
+    Node calm =
+        styled(styled(node("s1", Kind.SECTION), "padding-top", "64px"), "padding-bottom", "64px");
+    Node other =
+        styled(styled(node("s2", Kind.SECTION), "padding-top", "64px"), "padding-bottom", "64px");
+    Node loud =
+        styled(
+            node(
+                "loud",
+                Kind.SECTION,
+                styled(
+                    node("h", Kind.HEADING).withContent("words", new FieldValue.Words("Sale")),
+                    "font-size",
+                    "53px")),
+            "min-height",
+            "1100px");
+    Node page = node("page", Kind.PAGE, calm, other, loud);
+    List<Fit.Finding> findings = fit(page);
+    assertThat(findings)
+        .extracting(Fit.Finding::check)
+        .contains(Fit.Check.HEIGHT, Fit.Check.PADDING, Fit.Check.TEXT_SIZE);
+    Node mended = page;
+    for (Fit.Finding finding : findings) {
+      for (Fit.Setting setting : finding.settings()) {
+        mended = after(mended, new Edit.SetStyle(setting.node(), setting.key(), setting.value()));
+      }
+    }
+    assertThat(fit(mended)).isEmpty();
+  }
+
+  private static List<Fit.Finding> fit(Node page) {
+    return Fit.of(
+        page,
+        new Cascade(page, Shown.of(page), FINISHES),
+        FINISHES,
+        List.of(NodeId.of("loud")),
+        Map.of(
+            Device.DESKTOP, new Screen(Device.DESKTOP, 1280, 800),
+            Device.TABLET, new Screen(Device.TABLET, 834, 1112),
+            Device.PHONE, new Screen(Device.PHONE, 390, 844)),
+        device -> LINES);
+  }
+}

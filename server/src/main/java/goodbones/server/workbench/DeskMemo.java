@@ -1,0 +1,78 @@
+package goodbones.server.workbench;
+
+import goodbones.fonts.FontFace;
+import goodbones.library.Fillings;
+import goodbones.render.RenderMemo;
+import goodbones.render.Surroundings;
+import goodbones.server.workbench.Views.Block;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is kept of a document between two edits, so that only what changed is drawn and sent. Losing
+ * it costs time and nothing else. Whoever uses it holds its lock.
+ */
+final class DeskMemo {
+  private final Fillings fillings = new Fillings();
+  private RenderMemo rendered = new RenderMemo();
+  private List<FontFace> faces = List.of();
+  private @Nullable Surroundings surroundings;
+  private String drawing = "";
+  private String css = "";
+  private Map<String, Block> blocks = Map.of();
+
+  Fillings fillings() {
+    return fillings;
+  }
+
+  RenderMemo rendered() {
+    return rendered;
+  }
+
+  /** The surroundings of the drawing, the same object as long as the fonts are the same. */
+  Surroundings surroundings(List<FontFace> now) {
+    Surroundings known = surroundings;
+    if (known == null || !faces.equals(now)) {
+      known =
+          new Surroundings(
+              id -> "/api/pictures/" + id + "/file", UnaryOperator.identity(), now, "", true);
+      surroundings = known;
+      faces = List.copyOf(now);
+      rendered = new RenderMemo();
+    }
+    return known;
+  }
+
+  /** What a reader is sent of a drawing. */
+  record News(String drawing, @Nullable String css, List<Block> blocks) {}
+
+  /**
+   * Remembers a drawing.
+   *
+   * @param had the drawing that the reader has; what it has already is left out
+   */
+  News news(String had, String newCss, List<Block> drawn) {
+    boolean upToDate = !drawing.isEmpty() && had.equals(drawing);
+    boolean sameCss = upToDate && css.equals(newCss);
+    Map<String, Block> before = upToDate ? blocks : Map.of();
+    List<Block> news =
+        drawn.stream()
+            .map(block -> block.equals(before.get(block.id())) ? Block.same(block.id()) : block)
+            .toList();
+    Map<String, Block> known = new HashMap<>();
+    drawn.forEach(block -> known.put(block.id(), block));
+    blocks = known;
+    css = newCss;
+    drawing = UUID.randomUUID().toString();
+    return new News(drawing, sameCss ? null : newCss, news);
+  }
+
+  /** Forgets what readers have: a change that was drawn was not kept after all. */
+  void forget() {
+    drawing = "";
+  }
+}

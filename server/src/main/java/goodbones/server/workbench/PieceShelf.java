@@ -1,0 +1,61 @@
+package goodbones.server.workbench;
+
+import goodbones.document.References;
+import goodbones.server.finishes.FinishesStore;
+import goodbones.server.library.Pieces;
+import goodbones.server.sites.Sites;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The pieces as the library lists and shows them, and their release. */
+@Service
+class PieceShelf {
+  private final Pieces pieces;
+  private final Sites sites;
+  private final FinishesStore finishes;
+  private final Frames frames;
+  private final Desks desks;
+
+  PieceShelf(Pieces pieces, Sites sites, FinishesStore finishes, Frames frames, Desks desks) {
+    this.pieces = pieces;
+    this.sites = sites;
+    this.finishes = finishes;
+    this.frames = frames;
+    this.desks = desks;
+  }
+
+  @Transactional(readOnly = true)
+  List<Views.PieceCard> cards() {
+    return pieces.all().stream()
+        .map(
+            piece ->
+                new Views.PieceCard(
+                    piece.id(),
+                    piece.name(),
+                    piece.purpose(),
+                    piece.current(),
+                    piece.draft(),
+                    pieces.reach(piece.id()),
+                    desks.behind(piece)))
+        .toList();
+  }
+
+  /** The current revision as it looks at a client's, in the finishes that are worked on. */
+  @Transactional(readOnly = true)
+  String frame(String pieceId, String siteId) {
+    int current = pieces.get(pieceId).current();
+    return frames.html(
+        Frames.alone(pieces.revision(pieceId, current).root()),
+        finishes.draftFor(siteId),
+        sites.get(siteId),
+        pieces.get(pieceId).name());
+  }
+
+  /** Turns the draft into the next revision. */
+  @Transactional
+  void release(String pieceId, long version, String note) {
+    References wanted = References.of(pieces.get(pieceId).root());
+    pieces.release(pieceId, version, note, finishes.needed(wanted));
+  }
+}

@@ -1,0 +1,244 @@
+package goodbones.server.workbench;
+
+import goodbones.document.Device;
+import goodbones.document.Edit;
+import goodbones.document.Edited;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.State;
+import goodbones.document.Touched;
+import goodbones.library.UnknownPiece;
+import goodbones.server.history.Changes;
+import goodbones.server.history.History;
+import goodbones.server.library.Pieces;
+import goodbones.server.pictures.Pictures;
+import goodbones.server.problems.SameNode;
+import goodbones.server.problems.Stale;
+import goodbones.server.sites.Sites;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Pages and pieces on the workbench: what they show, and the edits made there. */
+@Service
+class Workbenches {
+  private final Desks desks;
+  private final Sites sites;
+  private final Pieces pieces;
+  private final Pictures pictures;
+  private final History history;
+  private final Changes changes;
+  private final Frames frames;
+  private final TransactionTemplate writing;
+  private final TransactionTemplate reading;
+
+  Workbenches(
+      Desks desks,
+      Sites sites,
+      Pieces pieces,
+      Pictures pictures,
+      History history,
+      Changes changes,
+      Frames frames,
+      PlatformTransactionManager transactions) {
+    this.desks = desks;
+    this.sites = sites;
+    this.pieces = pieces;
+    this.pictures = pictures;
+    this.history = history;
+    this.changes = changes;
+    this.frames = frames;
+    this.writing = new TransactionTemplate(transactions);
+    this.reading = new TransactionTemplate(transactions);
+    this.reading.setReadOnly(true);
+  }
+
+  /** Which document: a page, or a piece in a client's look. */
+  record Which(String key, Function<Desks, Desk> open) {
+    static Which page(String id) {
+      return new Which(Desks.pageKey(id), desks -> desks.page(id));
+    }
+
+    static Which piece(String id, String site) {
+      return new Which(Desks.pieceKey(id, site), desks -> desks.piece(id, site));
+    }
+  }
+
+  private Desk open(Which which) {
+    return which.open().apply(desks);
+  }
+
+  /** One after the other for each document; what was remembered of a failure is forgotten. */
+  private <T> T alone(Which which, TransactionTemplate transaction, Supplier<T> work) {
+    DeskMemo memo = desks.memo(which.key());
+    synchronized (memo) {
+      try {
+        return java.util.Objects.requireNonNull(transaction.execute(status -> work.get()));
+      } catch (RuntimeException failed) {
+        memo.forget();
+        throw failed;
+      }
+    }
+  }
+
+  Views.Workbench view(Which which) {
+    return alone(which, reading, () -> view(open(which), "", List.of(), List.of()));
+  }
+
+  private Views.Workbench view(Desk desk, String had, List<String> merged, List<String> made) {
+    return frames.view(
+        desk,
+        had,
+        history.toUndo(desk.historyId()).orElse(""),
+        history.toRedo(desk.historyId()).orElse(""),
+        merged,
+        made);
+  }
+
+  Views.Ladder ladder(Which which, List<NodeId> nodes, Device device, State state) {
+    return alone(
+        which,
+        reading,
+        () -> new Ladders(open(which), id -> pieces.get(id).name()).of(nodes, device, state));
+  }
+
+  Views.Workbench edit(Which which, EditRequest request, String who) {
+    return alone(which, writing, () -> edited(open(which), request, who));
+  }
+
+  private Views.Workbench edited(Desk desk, EditRequest request, String who) {
+    EditReader.Read read =
+        new EditReader(desk, pictures, piece -> shows(desk, piece)).read(request);
+    Node before = desk.shown().root();
+    Set<NodeId> touched = Touched.by(read.edit(), before);
+    List<String> merged = merged(desk, request, touched);
+    read.made().ifPresent(desk::keep);
+    Edited edited = desk.apply(read.edit());
+    Desk after = desk;
+    if (!edited.root().equals(desk.stored())) {
+      history.made(desk.historyId(), read.label(), edited.inverse());
+      after = desk.write(edited.root());
+      note(after, who, read.label(), touched);
+    }
+    return view(after, drawing(request.drawing()), merged, made(before, after.shown().root()));
+  }
+
+  private static String drawing(@org.jspecify.annotations.Nullable String drawing) {
+    return drawing == null ? "" : drawing;
+  }
+
+  private boolean shows(Desk desk, String piece) {
+    try {
+      sites.adopted(desk.site().id()).of(piece);
+      return true;
+    } catch (UnknownPiece unknown) {
+      return false;
+    }
+  }
+
+  /** The outermost nodes that were not there before. */
+  private static List<String> made(Node before, Node after) {
+    Set<NodeId> had = new HashSet<>();
+    before.walk(node -> had.add(node.id()));
+    List<String> made = new ArrayList<>();
+    collectMade(after, had, made);
+    return made;
+  }
+
+  private static void collectMade(Node node, Set<NodeId> had, List<String> made) {
+    if (had.contains(node.id())) {
+      node.children().forEach(child -> collectMade(child, had, made));
+    } else {
+      made.add(node.id().value());
+    }
+  }
+
+  private void note(Desk after, String who, String label, Set<NodeId> touched) {
+    Set<String> ids = new TreeSet<>();
+    touched.forEach(id -> ids.add(id.value()));
+    changes.made(after.historyId(), after.version(), new Changes.Change(who, label, ids));
+  }
+
+  /**
+   * An edit made on an older state holds if nobody touched the same nodes since.
+   *
+   * @return what others did meanwhile, in words
+   */
+  private List<String> merged(Desk desk, EditRequest request, Set<NodeId> touched) {
+    if (request.version() == desk.version()) {
+      return List.of();
+    }
+    List<Changes.Change> since =
+        changes
+            .since(desk.historyId(), request.version(), desk.version())
+            .orElseThrow(() -> new Stale("“" + desk.title() + "”"));
+    boolean over = request.over() != null && request.over();
+    List<String> words = new ArrayList<>();
+    for (Changes.Change change : since) {
+      for (NodeId id : touched) {
+        if (!over && change.touched().contains(id.value())) {
+          String title =
+              desk.shown().root().find(id).map(Wording::title).orElse("what you changed");
+          throw new SameNode("“" + title + "”", change.who(), change.label());
+        }
+      }
+      words.add(change.who() + ": " + change.label());
+    }
+    return words;
+  }
+
+  Views.Workbench turn(Which which, long version, String drawing, History.Way way, String who) {
+    return alone(
+        which,
+        writing,
+        () -> {
+          Desk desk = open(which);
+          if (desk.version() != version) {
+            throw new Stale("“" + desk.title() + "”");
+          }
+          String label =
+              (way == History.Way.UNDO
+                      ? history.toUndo(desk.historyId())
+                      : history.toRedo(desk.historyId()))
+                  .orElse("");
+          AtomicReference<Edited> done = new AtomicReference<>();
+          AtomicReference<Edit> made = new AtomicReference<>();
+          history.turn(
+              way,
+              desk.historyId(),
+              Edit.class,
+              edit -> {
+                done.set(desk.reapply(edit));
+                made.set(edit);
+                return done.get().inverse();
+              });
+          Set<NodeId> touched = Touched.by(made.get(), desk.stored());
+          Desk after = desk.write(done.get().root());
+          String word = way == History.Way.UNDO ? "undo " : "redo ";
+          note(after, who, word + label, touched);
+          return view(after, drawing, List.of(), made(desk.shown().root(), after.shown().root()));
+        });
+  }
+
+  Views.Workbench release(Which which, Runnable release) {
+    return alone(
+        which,
+        writing,
+        () -> {
+          release.run();
+          return view(open(which), "", List.of(), List.of());
+        });
+  }
+
+  <T> T read(Which which, Function<Desk, T> work) {
+    return alone(which, reading, () -> work.apply(open(which)));
+  }
+}

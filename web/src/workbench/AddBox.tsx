@@ -1,0 +1,193 @@
+import { useDraggable } from '@dnd-kit/core';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { answer, api } from '../api/client';
+import { addables, addTo, spotFor, type Addable, type Spot } from './actions';
+import type { Point } from './geometry';
+import type { EditBody, NodeView } from './source';
+import type { Tree } from './tree';
+
+/** What may stand where, as the catalogue says. */
+export function useKinds() {
+  const kinds = useQuery({
+    queryKey: ['kinds'],
+    queryFn: () => answer(api.GET('/api/kinds')),
+    staleTime: Infinity,
+  });
+  return new Map(kinds.data?.map((kind) => [kind.kind, kind.may]));
+}
+
+type Props = {
+  tree: Tree;
+  node: NodeView;
+  /** Where it opens on the screen. */
+  at: Point;
+  /** The place that was pointed at; without one, the nearest to the thing in hand. */
+  spot: Spot | undefined;
+  /** Whether pieces can be placed. */
+  pieces: boolean;
+  onEdit: (edit: EditBody) => Promise<unknown>;
+  onClose: () => void;
+};
+
+/** Anything is added by its name, where it is wanted. */
+export function AddBox({ tree, node, at, spot, pieces, onEdit, onClose }: Props) {
+  const may = useKinds();
+  const library = useQuery({
+    queryKey: ['pieces'],
+    queryFn: () => answer(api.GET('/api/pieces')),
+    enabled: pieces,
+  });
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const [beside, setBeside] = useState(false);
+  const [problem, setProblem] = useState('');
+  const box = useRef<HTMLDivElement>(null);
+  const all: Addable[] = [
+    ...addables,
+    ...(library.data ?? []).map((piece) => ({
+      key: piece.id,
+      title: piece.name,
+      hint: 'from the library',
+      kind: 'placement',
+      value: piece.id,
+      count: 0,
+    })),
+  ];
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = all.filter((item) => {
+    const text = `${item.title} ${item.hint}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+  const current = found[Math.min(chosen, found.length - 1)];
+  const canBeside =
+    spot === undefined && node.kind !== 'page' && node.kind !== 'section' && node.kind !== 'row';
+  const spotOf = (item: Addable): Spot =>
+    beside && canBeside
+      ? { how: 'beside', node: node.id, before: '' }
+      : (spot ?? spotFor(tree, may, node, item.kind === 'placement' ? 'section' : item.kind));
+  const where = current && spotOf(current);
+  const home = where && tree.byId.get(where.node);
+
+  useEffect(() => {
+    const outside = (event: PointerEvent) => {
+      if (!box.current?.contains(event.target as Node)) onClose();
+    };
+    document.addEventListener('pointerdown', outside);
+    return () => {
+      document.removeEventListener('pointerdown', outside);
+    };
+  }, [onClose]);
+
+  const add = async (item: Addable | undefined) => {
+    if (!item) return;
+    const to = spotOf(item);
+    const failed = await onEdit(
+      item.kind === 'placement'
+        ? { type: 'PLACE', node: to.node, before: to.before, value: item.value }
+        : addTo(to, item),
+    );
+    if (failed instanceof Error) setProblem(failed.message);
+    else onClose();
+  };
+  const left = Math.max(8, Math.min(at.x, window.innerWidth - 300));
+  const top = Math.max(8, Math.min(at.y, window.innerHeight - 400));
+  return (
+    <div
+      ref={box}
+      role="dialog"
+      aria-label="Add"
+      className="fixed z-40 w-72 bg-paper border border-ink text-[13px]"
+      style={{ left, top }}
+    >
+      <input
+        autoFocus
+        role="combobox"
+        aria-expanded
+        aria-controls="add-list"
+        aria-activedescendant={current ? `add ${current.key}` : undefined}
+        aria-label="What to add"
+        placeholder="What to add: heading, row of 3…"
+        value={typed}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          setChosen(0);
+        }}
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === 'Escape') onClose();
+          else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+            event.preventDefault();
+            const by = event.key === 'ArrowDown' ? 1 : -1;
+            setChosen((chosen + by + found.length) % Math.max(1, found.length));
+          } else if (event.key === 'Enter') {
+            event.preventDefault();
+            void add(current);
+          } else if (event.key === 'Tab' && canBeside) {
+            event.preventDefault();
+            setBeside(!beside);
+          }
+        }}
+        className="w-full bg-sheet border-b border-line px-3 py-2 focus:outline-none"
+      />
+      <p className="px-3 py-1.5 text-[12px] text-soft border-b border-hair flex justify-between gap-2">
+        <span className="truncate">
+          {where && home
+            ? where.how === 'beside'
+              ? `beside “${node.title}”`
+              : `${where.how === 'into' ? 'into' : 'in'} the ${home.kind}${
+                  where.how === 'into' ? '' : where.before === '' ? ', at its end' : ''
+                }`
+            : 'nothing goes by that name'}
+        </span>
+        {canBeside && (
+          <button
+            type="button"
+            className="text-verdigris whitespace-nowrap hover:underline"
+            onClick={() => {
+              setBeside(!beside);
+            }}
+          >
+            {beside ? 'below instead' : 'beside it'} (Tab)
+          </button>
+        )}
+      </p>
+      <ul id="add-list" role="listbox" className="max-h-72 overflow-y-auto py-1">
+        {found.map((item) => (
+          <Choice
+            key={item.key}
+            item={item}
+            current={item === current}
+            onChoose={() => void add(item)}
+          />
+        ))}
+      </ul>
+      {problem && (
+        <p role="alert" className="text-brick px-3 py-2 border-t border-hair">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+type ChoiceProps = { item: Addable; current: boolean; onChoose: () => void };
+
+/** Chosen by key or pointer, or dragged to its place. */
+function Choice({ item, current, onChoose }: ChoiceProps) {
+  const { setNodeRef, listeners } = useDraggable({ id: `new ${item.key}`, data: { item } });
+  return (
+    <li
+      ref={setNodeRef}
+      {...listeners}
+      id={`add ${item.key}`}
+      role="option"
+      aria-selected={current}
+      onClick={onChoose}
+      className="touch-none cursor-pointer flex items-baseline gap-2 px-3 py-1 hover:bg-board aria-selected:bg-verdigris-tint"
+    >
+      <span className="font-medium">{item.title}</span>
+      <span className="ml-auto text-soft text-[12px] truncate">{item.hint}</span>
+    </li>
+  );
+}

@@ -1,0 +1,231 @@
+import morphdom from 'morphdom';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { putInOrder } from './order';
+import { bringSheetUp, sheetHtml } from './sheet';
+import type { Block } from './source';
+
+/** What a frame draws: the same HTML and CSS that is published, with node ids. */
+export type Drawing = { language: string; css: string; open: string; blocks: readonly Block[] };
+
+/** A drawn document: where things stand in it, in px of its own viewport. */
+export type Canvas = {
+  doc: Document;
+  element: (node: string) => HTMLElement | null;
+  /** Notes that the block of an element no longer stands as it was drawn. */
+  stray: (element: Element) => void;
+  /** Draws what strayed as it was. */
+  putBack: () => void;
+};
+
+/** Finds elements by their node; what was found once is known as long as it stands. */
+function lookUp(doc: Document) {
+  const known = new Map<string, HTMLElement>();
+  return (node: string) => {
+    const before = known.get(node);
+    if (before?.isConnected && before.getAttribute('data-node') === node) return before;
+    const found = doc.querySelector<HTMLElement>(`[data-node="${CSS.escape(node)}"]`);
+    if (found) known.set(node, found);
+    return found;
+  };
+}
+
+/** How far from what can be seen something counts as near. */
+const NEAR = '400px';
+
+/** What is empty is drawn as a place to fill; published pages leave it out. */
+const PLACES =
+  '.section:empty,.column:empty,.box:empty{min-height:64px}' +
+  'div.picture{aspect-ratio:3/2;width:100%}' +
+  '.section:empty,.column:empty,.box:empty,div.picture{background-image:repeating-linear-gradient(' +
+  '135deg,rgb(120 112 96/.16) 0 1px,transparent 1px 11px);box-shadow:inset 0 0 0 1px rgb(120 112 96/.35)}' +
+  '.heading:empty,.text:empty,.label:empty,.button:empty{min-height:1lh}';
+
+function pageOf({ language, css, open, blocks }: Drawing): string {
+  return (
+    `<!DOCTYPE html><html lang="${language}"><head><meta charset="utf-8">${sheetHtml(css)}` +
+    `<style>${PLACES}</style></head>${open}<main>${blocks.map((block) => block.html).join('')}</main></body></html>`
+  );
+}
+
+function fragmentOf(doc: Document, html: string): Element | null {
+  const template = doc.createElement('template');
+  template.innerHTML = html;
+  return template.content.firstElementChild;
+}
+
+/** A node stays the same element wherever it goes; what is being typed into is not drawn over. */
+const inPlace = {
+  getNodeKey: (node: Node) =>
+    'getAttribute' in node ? (node as Element).getAttribute('data-node') : null,
+  onBeforeElUpdated: (from: HTMLElement, to: HTMLElement) =>
+    !from.isContentEditable && !from.isEqualNode(to),
+};
+
+/** The block in which an element stands. */
+function blockOf(element: Element): string {
+  return element.closest('main > *')?.getAttribute('data-node') ?? '';
+}
+
+/**
+ * Brings a document up to a drawing in place: only blocks that changed are touched.
+ *
+ * @param astray the blocks that do not stand as they were drawn; none of them does afterwards
+ */
+function bringUp(doc: Document, before: Drawing, now: Drawing, astray: Set<string>) {
+  if (before.css !== now.css) bringSheetUp(doc, now.css);
+  if (before.open !== now.open) {
+    const body = fragmentOf(doc, now.open.replace('<body', '<div') + '</div>');
+    for (const { name } of [...doc.body.attributes]) doc.body.removeAttribute(name);
+    for (const { name, value } of body?.attributes ?? []) doc.body.setAttribute(name, value);
+  }
+  const main = doc.querySelector('main');
+  if (!main) return;
+  const had = new Map(before.blocks.map((block) => [block.id, block.html]));
+  const standing = new Map(
+    [...main.children].map((child) => [child.getAttribute('data-node') ?? '', child]),
+  );
+  const children = now.blocks.flatMap((block) => {
+    const element = standing.get(block.id);
+    if (element && had.get(block.id) === block.html && !astray.has(block.id)) return [element];
+    const fresh = fragmentOf(doc, block.html);
+    if (!fresh) return [];
+    return [element ? (morphdom(element, fresh, inPlace) as Element) : fresh];
+  });
+  putInOrder(main, children);
+  astray.clear();
+}
+
+/** What is far from anything that can be seen is painted when it comes near. */
+function paintWhatIsNear(main: Element): () => void {
+  const near = new IntersectionObserver(
+    (entries) => {
+      for (const { target, isIntersecting } of entries) {
+        const { style } = target as HTMLElement;
+        if (isIntersecting) style.removeProperty('contain');
+        else style.setProperty('contain', 'paint');
+        if (style.length === 0) target.removeAttribute('style');
+      }
+    },
+    { rootMargin: NEAR, scrollMargin: NEAR } as IntersectionObserverInit,
+  );
+  const watch = () => {
+    near.disconnect();
+    for (const child of main.children) near.observe(child);
+  };
+  watch();
+  const added = new MutationObserver(watch);
+  added.observe(main, { childList: true });
+  return () => {
+    near.disconnect();
+    added.disconnect();
+  };
+}
+
+type Props = {
+  drawing: Drawing;
+  title: string;
+  width: number;
+  /** The height of one screen at this width, in px; what vh refers to. */
+  screen: number;
+  scale: number;
+  onKey?: (event: KeyboardEvent) => void;
+  /** Called whenever the drawing may have moved. */
+  onDrawn?: (canvas: Canvas) => void;
+};
+
+/**
+ * A document drawn in a viewport that really has the given width, unrolled to its full height. When
+ * the drawing changes, the document is brought up to it in place, so that nothing flickers.
+ */
+export function LiveFrame({ drawing, title, width, screen, scale, onKey, onDrawn }: Props) {
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [first] = useState(() => pageOf(drawing));
+  const drawn = useRef(drawing);
+  const finding = useRef<ReturnType<typeof lookUp>>(undefined);
+  const astray = useRef(new Set<string>());
+  const [height, setHeight] = useState<number>(screen);
+  const [ready, setReady] = useState(false);
+
+  const fit = useCallback(() => {
+    const doc = frame.current?.contentDocument;
+    if (!doc?.body) return;
+    const tall = Math.ceil(doc.body.getBoundingClientRect().height);
+    setHeight(tall < 8 ? screen : Math.max(40, tall));
+    const element = (finding.current ??= lookUp(doc));
+    onDrawn?.({
+      doc,
+      element,
+      stray: (strayed) => astray.current.add(blockOf(strayed)),
+      putBack: () => {
+        bringUp(doc, drawn.current, drawn.current, astray.current);
+      },
+    });
+  }, [onDrawn, screen]);
+
+  useLayoutEffect(() => {
+    const doc = frame.current?.contentDocument;
+    if (!ready || !doc?.body || drawn.current === drawing) return;
+    bringUp(doc, drawn.current, drawing, astray.current);
+    drawn.current = drawing;
+  }, [drawing, ready]);
+  useEffect(() => {
+    if (ready) fit();
+  }, [drawing, ready, fit]);
+
+  useEffect(() => {
+    const doc = frame.current?.contentDocument;
+    if (!ready || !doc?.body) return;
+    const observer = new ResizeObserver(fit);
+    observer.observe(doc.body);
+    void doc.fonts.ready.then(fit);
+    const main = doc.querySelector('main');
+    const leave = main ? paintWhatIsNear(main) : undefined;
+    return () => {
+      observer.disconnect();
+      leave?.();
+    };
+  }, [ready, fit]);
+
+  useEffect(() => {
+    const doc = frame.current?.contentDocument;
+    if (!ready || !doc) return;
+    const stay = (event: MouseEvent) => {
+      event.preventDefault();
+    };
+    const key = (event: KeyboardEvent) => onKey?.(event);
+    doc.addEventListener('click', stay);
+    doc.addEventListener('keydown', key);
+    return () => {
+      doc.removeEventListener('click', stay);
+      doc.removeEventListener('keydown', key);
+    };
+  }, [ready, onKey]);
+
+  return useMemo(
+    () => (
+      <div
+        className="overflow-clip bg-sheet"
+        style={{ width: width * scale, height: height * scale }}
+      >
+        <iframe
+          ref={frame}
+          title={title}
+          srcDoc={first}
+          sandbox="allow-same-origin"
+          tabIndex={-1}
+          onLoad={() => {
+            frame.current?.contentDocument?.documentElement.style.setProperty(
+              '--vh',
+              `${screen / 100}px`,
+            );
+            finding.current = undefined;
+            setReady(true);
+          }}
+          className="block border-0 origin-top-left"
+          style={{ width, height, transform: `scale(${scale})` }}
+        />
+      </div>
+    ),
+    [width, height, scale, title, first, screen],
+  );
+}

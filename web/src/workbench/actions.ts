@@ -1,0 +1,111 @@
+import type { DeviceKey } from './devices';
+import { holdsOthers } from './levels';
+import type { EditBody, NodeView } from './source';
+import { siblingAfter, type Tree } from './tree';
+
+/** Where something new goes. */
+export type Spot = { how: 'into' | 'after' | 'before' | 'beside'; node: string; before: string };
+
+/** Something that can be added, as it is named and asked for. */
+export type Addable = {
+  key: string;
+  title: string;
+  hint: string;
+  kind: string;
+  value: string;
+  count: number;
+};
+
+const rowLayouts: readonly (readonly [string, string, number])[] = [
+  ['Row of 2', 'equal', 2],
+  ['Row of 3', 'equal', 3],
+  ['Row of 4', 'equal', 4],
+  ['Row 8 + 4', '8 4', 2],
+  ['Row 7 + 5', '7 5', 2],
+  ['Row 4 + 8', '4 8', 2],
+  ['Row 8, then 3 offset 1', '8 1+3', 2],
+  ['Row 6, centred', '3+6', 1],
+  ['Row 56 % and 33 %', '56% 33%', 2],
+];
+
+const hints: Record<string, string> = {
+  section: 'a band across the page',
+  box: 'a container of its own',
+  column: 'one more in a row',
+  heading: 'words',
+  text: 'words, lists, links',
+  label: 'small words',
+  button: 'words that lead somewhere',
+  picture: 'a picture',
+};
+
+/** Everything that can be added besides pieces. */
+export const addables: readonly Addable[] = [
+  ...['heading', 'text', 'picture', 'button', 'label', 'section', 'box', 'column'].map((kind) => ({
+    key: kind,
+    title: kind.charAt(0).toUpperCase() + kind.slice(1),
+    hint: hints[kind] ?? '',
+    kind,
+    value: '',
+    count: 0,
+  })),
+  ...rowLayouts.map(([title, value, count]) => ({
+    key: title,
+    title,
+    hint: value,
+    kind: 'row',
+    value,
+    count,
+  })),
+];
+
+type May = ReadonlyMap<string, readonly string[]>;
+
+/** The nearest place for something of a kind, seen from the thing in hand. */
+export function spotFor(tree: Tree, may: May, node: NodeView, kind: string): Spot {
+  const takes = (container: NodeView) =>
+    (may.get(container.kind) ?? []).includes(kind) ||
+    (container.kind === 'row' && kind !== 'section' && kind !== 'row') ||
+    (kind === 'column' && (may.get(container.kind) ?? []).includes('row'));
+  if (holdsOthers(node.kind) && takes(node)) return { how: 'into', node: node.id, before: '' };
+  let at = node;
+  let parent = tree.parent(at);
+  while (parent && !takes(parent)) {
+    at = parent;
+    parent = tree.parent(at);
+  }
+  const home = parent ?? tree.root;
+  return { how: 'after', node: home.id, before: siblingAfter(tree, at) };
+}
+
+export function addTo(spot: Spot, what: Addable): EditBody {
+  const shared = {
+    kind: what.kind,
+    ...(what.count > 0 ? { value: what.value, count: what.count } : {}),
+  };
+  return spot.how === 'beside'
+    ? { type: 'ADD_BESIDE', node: spot.node, on: true, ...shared }
+    : { type: 'ADD', node: spot.node, before: spot.before, ...shared };
+}
+
+/** Moves a thing one place among its siblings; undefined where there is no such place. */
+export function moved(tree: Tree, node: NodeView, by: -1 | 1): EditBody | undefined {
+  const siblings = tree.children(node.parent);
+  const at = siblings.findIndex((n) => n.id === node.id);
+  const to = at + by;
+  if (node.parent === '' || to < 0 || to >= siblings.length) return undefined;
+  const before = by < 0 ? siblings[to]?.id : siblings[to + 1]?.id;
+  return { type: 'MOVE', node: node.parent, nodes: [node.id], before: before ?? '' };
+}
+
+export function hidden(nodes: readonly NodeView[], device: DeviceKey): EditBody | undefined {
+  const [first] = nodes;
+  if (!first) return undefined;
+  return {
+    type: 'HIDE',
+    node: first.id,
+    nodes: nodes.map((node) => node.id),
+    device,
+    on: !first.hiddenOn.includes(device),
+  };
+}
