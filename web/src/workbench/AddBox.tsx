@@ -2,23 +2,15 @@ import { useDraggable } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { answer, api } from '../api/client';
-import { addables, addTo, spotFor, type Addable, type Spot } from './actions';
+import { addables, addTo, spotFor, type Addable, type May, type Spot } from './actions';
 import type { Point } from './geometry';
-import type { EditBody, NodeView } from './source';
+import type { EditBody, FreshView, NodeView } from './source';
 import type { Tree } from './tree';
-
-/** What may stand where, as the catalogue says. */
-export function useKinds() {
-  const kinds = useQuery({
-    queryKey: ['kinds'],
-    queryFn: () => answer(api.GET('/api/kinds')),
-    staleTime: Infinity,
-  });
-  return new Map(kinds.data?.map((kind) => [kind.kind, kind.may]));
-}
 
 type Props = {
   tree: Tree;
+  may: May;
+  fresh: readonly FreshView[];
   node: NodeView;
   /** Where it opens on the screen. */
   at: Point;
@@ -31,8 +23,7 @@ type Props = {
 };
 
 /** Anything is added by its name, where it is wanted. */
-export function AddBox({ tree, node, at, spot, pieces, onEdit, onClose }: Props) {
-  const may = useKinds();
+export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClose }: Props) {
   const library = useQuery({
     queryKey: ['pieces'],
     queryFn: () => answer(api.GET('/api/pieces')),
@@ -44,7 +35,7 @@ export function AddBox({ tree, node, at, spot, pieces, onEdit, onClose }: Props)
   const [problem, setProblem] = useState('');
   const box = useRef<HTMLDivElement>(null);
   const all: Addable[] = [
-    ...addables,
+    ...addables(fresh),
     ...(library.data ?? []).map((piece) => ({
       key: piece.id,
       title: piece.name,

@@ -1,5 +1,6 @@
 import morphdom from 'morphdom';
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { fragmentOf } from './fragment';
 import { putInOrder } from './order';
 import { bringSheetUp, sheetHtml } from './sheet';
 import type { Block } from './source';
@@ -45,12 +46,6 @@ function pageOf({ language, css, open, blocks }: Drawing): string {
     `<!DOCTYPE html><html lang="${language}"><head><meta charset="utf-8">${sheetHtml(css)}` +
     `<style>${PLACES}</style></head>${open}<main>${blocks.map((block) => block.html).join('')}</main></body></html>`
   );
-}
-
-function fragmentOf(doc: Document, html: string): Element | null {
-  const template = doc.createElement('template');
-  template.innerHTML = html;
-  return template.content.firstElementChild;
 }
 
 /** A node stays the same element wherever it goes; what is being typed into is not drawn over. */

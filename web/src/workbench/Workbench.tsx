@@ -1,12 +1,13 @@
 import { DndContext } from '@dnd-kit/core';
+import { useQuery } from '@tanstack/react-query';
 import { ZoomIn } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { Problem } from '../api/client';
+import { answer, api, type Problem } from '../api/client';
 import { BarSlot } from '../ui/Bar';
 import { Button } from '../ui/Button';
 import { useCommands } from '../ui/commands';
 import { Failed, Loading } from '../ui/States';
-import { hidden, moved, type Spot } from './actions';
+import { hidden, moved, type May, type Spot } from './actions';
 import { AddBox } from './AddBox';
 import { History, Meanwhile, Others, SavingState } from './BarParts';
 import { devices, type DeviceKey } from './devices';
@@ -66,17 +67,24 @@ const putsDown = new Set(['PASTE', 'PASTE_HTML', 'PLACE']);
 /** Page drawing, three widths, ladder and foot line: the same for a page and for a piece. */
 export function Workbench(props: Props) {
   const bench = useWorkbench(props.source);
+  const kinds = useQuery({
+    queryKey: ['kinds'],
+    queryFn: () => answer(api.GET('/api/kinds')),
+    staleTime: Infinity,
+    select: (list): May => new Map(list.map(({ kind, may }) => [kind, may])),
+  });
   const { view } = bench;
   if (bench.query.error && !view) {
     return <Failed error={bench.query.error} retry={() => void bench.reload()} />;
   }
-  if (!view) return <Loading what="the workbench" />;
-  return <Bench {...props} bench={bench} view={view} />;
+  if (kinds.error) return <Failed error={kinds.error} retry={() => void kinds.refetch()} />;
+  if (!view || !kinds.data) return <Loading what="the workbench" />;
+  return <Bench {...props} bench={bench} view={view} may={kinds.data} />;
 }
 
-type BenchProps = Props & { bench: ReturnType<typeof useWorkbench>; view: WorkbenchView };
+type BenchProps = Props & { bench: ReturnType<typeof useWorkbench>; view: WorkbenchView; may: May };
 
-function Bench({ source, heading, actions, bench, view }: BenchProps) {
+function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const { undo, redo, catchUp, edit: send, made: lastMade, idle } = bench;
   const [typing, setTyping] = useState('');
   /** The thing whose settings the keys go to as soon as they are there. */
@@ -138,7 +146,7 @@ function Bench({ source, heading, actions, bench, view }: BenchProps) {
   const edit = useCallback(
     async (body: EditBody): Promise<Problem | undefined> => {
       const drawings = [...canvases(), ...(drawn.current ? [drawn.current.canvas] : [])];
-      if (idle()) for (const canvas of drawings) foretell(canvas, tree, body);
+      if (idle()) for (const canvas of drawings) foretell(canvas, tree, view.fresh, body);
       const problem = await send(body);
       if (problem) for (const canvas of drawings) canvas.putBack();
       setRefused(problem && !problem.stale ? problem.message : '');
@@ -151,7 +159,7 @@ function Bench({ source, heading, actions, bench, view }: BenchProps) {
       }
       return undefined;
     },
-    [send, lastMade, pick, idle, canvases, tree, setRefused, setToFit],
+    [send, lastMade, pick, idle, canvases, tree, view.fresh, setRefused, setToFit],
   );
   const onVersion = useCallback((version: number) => void catchUp(version), [catchUp]);
   const here = usePresence(source, inHand.id, onVersion);
@@ -528,6 +536,8 @@ function Bench({ source, heading, actions, bench, view }: BenchProps) {
       {over?.is === 'add' && (
         <AddBox
           tree={tree}
+          may={may}
+          fresh={view.fresh}
           node={tree.byId.get(over.node) ?? inHand}
           at={over.at}
           spot={over.spot}

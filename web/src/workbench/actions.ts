@@ -1,6 +1,6 @@
 import type { DeviceKey } from './devices';
 import { holdsOthers } from './levels';
-import type { EditBody, NodeView } from './source';
+import type { EditBody, FreshView, NodeView } from './source';
 import { siblingAfter, type Tree } from './tree';
 
 /** Where something new goes. */
@@ -16,18 +16,6 @@ export type Addable = {
   count: number;
 };
 
-const rowLayouts: readonly (readonly [string, string, number])[] = [
-  ['Row of 2', 'equal', 2],
-  ['Row of 3', 'equal', 3],
-  ['Row of 4', 'equal', 4],
-  ['Row 8 + 4', '8 4', 2],
-  ['Row 7 + 5', '7 5', 2],
-  ['Row 4 + 8', '4 8', 2],
-  ['Row 8, then 3 offset 1', '8 1+3', 2],
-  ['Row 6, centred', '3+6', 1],
-  ['Row 56 % and 33 %', '56% 33%', 2],
-];
-
 const hints: Record<string, string> = {
   section: 'a band across the page',
   box: 'a container of its own',
@@ -39,27 +27,20 @@ const hints: Record<string, string> = {
   picture: 'a picture',
 };
 
-/** Everything that can be added besides pieces. */
-export const addables: readonly Addable[] = [
-  ...['heading', 'text', 'picture', 'button', 'label', 'section', 'box', 'column'].map((kind) => ({
-    key: kind,
-    title: kind.charAt(0).toUpperCase() + kind.slice(1),
-    hint: hints[kind] ?? '',
-    kind,
-    value: '',
-    count: 0,
-  })),
-  ...rowLayouts.map(([title, value, count]) => ({
+/** What can be added besides pieces, as it is listed. */
+export function addables(fresh: readonly FreshView[]): readonly Addable[] {
+  return fresh.map(({ title, kind, value, count }) => ({
     key: title,
     title,
-    hint: value,
-    kind: 'row',
+    hint: hints[kind] ?? value,
+    kind,
     value,
     count,
-  })),
-];
+  }));
+}
 
-type May = ReadonlyMap<string, readonly string[]>;
+/** What may stand in what, by kind. */
+export type May = ReadonlyMap<string, readonly string[]>;
 
 /** The nearest place for something of a kind, seen from the thing in hand. */
 export function spotFor(tree: Tree, may: May, node: NodeView, kind: string): Spot {

@@ -7,6 +7,7 @@ export type PlacementView = Schemas['PlacementView'];
 export type LadderView = Schemas['Ladder'];
 export type StyleView = Schemas['StyleView'];
 export type FieldView = Schemas['FieldView'];
+export type FreshView = Schemas['FreshView'];
 export type FitView = Schemas['FitView'];
 export type Pulse = Schemas['Pulse'];
 export type ClipView = Schemas['ClipView'];
@@ -18,9 +19,10 @@ export type Setting = Schemas['Setting'];
 export type Block = { id: string; html: string; nodes: readonly NodeView[] };
 
 /** A document on the workbench, whole. */
-export type WorkbenchView = Omit<WorkbenchAnswer, 'css' | 'blocks'> & {
+export type WorkbenchView = Omit<WorkbenchAnswer, 'css' | 'blocks' | 'fresh'> & {
   css: string;
   blocks: readonly Block[];
+  fresh: readonly FreshView[];
 };
 
 /** An answer put together with what was there before; blocks that did not change stay the same objects. */
@@ -29,6 +31,7 @@ export function merged(before: WorkbenchView | undefined, now: WorkbenchAnswer):
   return {
     ...now,
     css: now.css ?? before?.css ?? '',
+    fresh: now.fresh ?? before?.fresh ?? [],
     blocks: now.blocks.flatMap((block) => {
       if (typeof block.html === 'string' && Array.isArray(block.nodes)) {
         return { id: block.id, html: block.html, nodes: block.nodes };

@@ -65,7 +65,11 @@ describe('the tree', () => {
 });
 
 describe('where something new goes', () => {
-  const text = addables.find((addable) => addable.key === 'text');
+  const listed = addables([
+    { title: 'Text', kind: 'text', value: '', count: 0, html: '<p></p>' },
+    { title: 'Row of 3', kind: 'row', value: 'equal', count: 3, html: '<div></div>' },
+  ]);
+  const text = listed.find((addable) => addable.kind === 'text');
 
   it('is the thing in hand if it can hold it, else after it, else after what is around it', () => {
     expect(spotFor(tree, may, at('left'), 'text')).toEqual({
@@ -86,7 +90,7 @@ describe('where something new goes', () => {
   });
 
   it('is asked for with the count of a row’s columns only', () => {
-    const three = addables.find((addable) => addable.title === 'Row of 3');
+    const three = listed.find((addable) => addable.kind === 'row');
     const spot = { how: 'into', node: 'map', before: '' } as const;
     expect(text && addTo(spot, text)).toEqual({
       type: 'ADD',
@@ -131,19 +135,22 @@ describe('an answer put together with what was there', () => {
     made: [],
     blocks: [{ id: 'notice' }, { id: 'map' }],
   };
-  const before = { ...answer, css: 'a{}', blocks };
+  const fresh = [{ title: 'Text', kind: 'text', value: '', count: 0, html: '<p></p>' }];
+  const before = { ...answer, css: 'a{}', blocks, fresh };
 
   it('keeps the same blocks and the style sheet where nothing new is said of them', () => {
     const view = merged(before, answer);
     expect(view.css).toBe('a{}');
+    expect(view.fresh).toBe(fresh);
     expect(view.blocks.map((block) => block.id)).toEqual(['notice', 'map']);
     expect(view.blocks[1]).toBe(blocks[0]);
   });
 
   it('takes what is new, and leaves out what is gone', () => {
-    const fresh = { id: 'map', html: '<section>1</section>', nodes: [at('map')] };
-    const view = merged(before, { ...answer, css: 'b{}', blocks: [fresh] });
+    const map = { id: 'map', html: '<section>1</section>', nodes: [at('map')] };
+    const view = merged(before, { ...answer, css: 'b{}', blocks: [map], fresh: [] });
     expect(view.css).toBe('b{}');
-    expect(view.blocks).toEqual([fresh]);
+    expect(view.fresh).toEqual([]);
+    expect(view.blocks).toEqual([map]);
   });
 });

@@ -3,15 +3,12 @@ package goodbones.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -148,27 +145,6 @@ class InterfaceTest {
     designer.button("Keep mine").click();
     assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, at the helm");
     second.close();
-  }
-
-  @Test
-  void whatIsSeenAtOnceIsPutBackWhenItIsNotKept() {
-    designer.go(FERRIES_PAGE);
-    designer.takeSection("Opening band");
-    String before = (String) main().evaluate("e => e.innerHTML");
-    List<Route> asked = new ArrayList<>();
-    designer.page().route("**/edits", asked::add);
-    designer.page().keyboard().press("Alt+ArrowDown");
-    assertThat(main().locator("> *").nth(1)).hasAttribute("data-node", "sf-opening/ob-section");
-    designer.page().waitForCondition(() -> !asked.isEmpty());
-    asked.get(0).fulfill(new Route.FulfillOptions().setStatus(503).setBody("{}"));
-    assertThat(main().locator("> *").first()).hasAttribute("data-node", "sf-opening/ob-section");
-    assertThat((String) main().evaluate("e => e.innerHTML")).isEqualTo(before);
-    assertThat(designer.page().getByText("Not saved").first()).isVisible();
-    designer.page().unroute("**/edits");
-  }
-
-  private static Locator main() {
-    return designer.frame(DESKTOP).locator("main");
   }
 
   @Test

@@ -17,10 +17,55 @@ import java.util.function.Supplier;
 public final class Fresh {
   private static final int ROW_COLUMNS = 2;
   private static final int LEVEL = 2;
+  private static final List<Thing> THINGS =
+      List.of(
+          one(Kind.HEADING),
+          one(Kind.TEXT),
+          one(Kind.PICTURE),
+          one(Kind.BUTTON),
+          one(Kind.LABEL),
+          one(Kind.SECTION),
+          one(Kind.BOX),
+          one(Kind.COLUMN),
+          row("Row of 2", "equal", 2),
+          row("Row of 3", "equal", 3),
+          row("Row of 4", "equal", 4),
+          row("Row 8 + 4", "8 4", 2),
+          row("Row 7 + 5", "7 5", 2),
+          row("Row 4 + 8", "4 8", 2),
+          row("Row 8, then 3 offset 1", "8 1+3", 2),
+          row("Row 6, centred", "3+6", 1),
+          row("Row 56 % and 33 %", "56% 33%", 2));
+
+  /**
+   * Something that can be added, by its name.
+   *
+   * @param columns how a row's columns share it
+   * @param count how many columns a row has; 0 for what is no row
+   */
+  public record Thing(String title, Kind kind, Columns columns, int count) {}
+
   private final Supplier<NodeId> ids;
 
   public Fresh(Supplier<NodeId> ids) {
     this.ids = ids;
+  }
+
+  private static Thing one(Kind kind) {
+    return new Thing(kind.title(), kind, Columns.EQUAL, 0);
+  }
+
+  private static Thing row(String title, String columns, int count) {
+    return new Thing(title, Kind.ROW, Columns.parse(columns), count);
+  }
+
+  /** Everything that can be added, besides pieces. */
+  public static List<Thing> things() {
+    return THINGS;
+  }
+
+  public Node of(Thing thing) {
+    return thing.count() > 0 ? row(thing.columns(), thing.count()) : of(thing.kind());
   }
 
   /** A new node of a kind; a row has two columns that share it. */

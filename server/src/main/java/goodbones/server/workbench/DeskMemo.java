@@ -5,6 +5,7 @@ import goodbones.library.Fillings;
 import goodbones.render.RenderMemo;
 import goodbones.render.Surroundings;
 import goodbones.server.workbench.Views.Block;
+import goodbones.server.workbench.Views.FreshView;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,7 @@ final class DeskMemo {
   private String drawing = "";
   private String css = "";
   private Map<String, Block> blocks = Map.of();
+  private List<FreshView> fresh = List.of();
 
   Fillings fillings() {
     return fillings;
@@ -48,16 +50,18 @@ final class DeskMemo {
   }
 
   /** What a reader is sent of a drawing. */
-  record News(String drawing, @Nullable String css, List<Block> blocks) {}
+  record News(
+      String drawing, @Nullable String css, List<Block> blocks, @Nullable List<FreshView> fresh) {}
 
   /**
    * Remembers a drawing.
    *
    * @param had the drawing that the reader has; what it has already is left out
    */
-  News news(String had, String newCss, List<Block> drawn) {
+  News news(String had, String newCss, List<Block> drawn, List<FreshView> newFresh) {
     boolean upToDate = !drawing.isEmpty() && had.equals(drawing);
     boolean sameCss = upToDate && css.equals(newCss);
+    boolean sameFresh = upToDate && fresh.equals(newFresh);
     Map<String, Block> before = upToDate ? blocks : Map.of();
     List<Block> news =
         drawn.stream()
@@ -67,8 +71,9 @@ final class DeskMemo {
     drawn.forEach(block -> known.put(block.id(), block));
     blocks = known;
     css = newCss;
+    fresh = newFresh;
     drawing = UUID.randomUUID().toString();
-    return new News(drawing, sameCss ? null : newCss, news);
+    return new News(drawing, sameCss ? null : newCss, news, sameFresh ? null : newFresh);
   }
 
   /** Forgets what readers have: a change that was drawn was not kept after all. */

@@ -12,16 +12,24 @@ import goodbones.render.Surroundings;
 import goodbones.server.finishes.Fonts;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.workbench.Views.Block;
+import goodbones.server.workbench.Views.FreshView;
+import goodbones.structure.Fresh;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Renders for the canvas: what will be published, with node ids on it. */
 @Component
 public class Frames {
   static final NodeId PIECE_PAGE = NodeId.of("piece-page");
+
+  /** One of everything that can be added, in the order of {@link Fresh#things}. */
+  private static final List<Node> FRESH = fresh();
+
   private final Fonts fonts;
 
   Frames(Fonts fonts) {
@@ -42,6 +50,21 @@ public class Frames {
     return PageHtml.of(site.language(), title, "", "<style>\n" + css + "</style>", rendered);
   }
 
+  private static List<Node> fresh() {
+    AtomicInteger last = new AtomicInteger();
+    Fresh fresh = new Fresh(() -> NodeId.of("fresh-" + last.incrementAndGet()));
+    return Fresh.things().stream().map(fresh::of).toList();
+  }
+
+  /**
+   * What is shown with what can be added after it, so that the style sheet has the rules of both.
+   */
+  private static Shown withFresh(Shown shown) {
+    Node root = shown.root();
+    List<Node> children = Stream.concat(root.children().stream(), FRESH.stream()).toList();
+    return new Shown(root.withChildren(children), shown.origins());
+  }
+
   /**
    * A document for the workbench, as far as its reader does not have it.
    *
@@ -52,10 +75,12 @@ public class Frames {
     DeskMemo memo = desk.memo();
     Surroundings surroundings = memo.surroundings(fonts.faces(desk.site().id(), "/client-fonts/"));
     Shown shown = desk.shown();
-    Rendered rendered = Renderer.render(shown, desk.look(), surroundings, memo.rendered());
+    Rendered rendered =
+        Renderer.render(withFresh(shown), desk.look(), surroundings, memo.rendered());
     String css = StyleSheet.of(List.of(rendered));
     List<Block> blocks = new ArrayList<>();
-    for (int i = 0; i < rendered.blocks().size(); i++) {
+    int count = shown.root().children().size();
+    for (int i = 0; i < count; i++) {
       Rendered.Block block = rendered.blocks().get(i);
       Node node = shown.root().children().get(i);
       blocks.add(
@@ -64,7 +89,18 @@ public class Frames {
               block.html(),
               WorkbenchViews.nodes(shown, node, shown.root().id().value())));
     }
-    DeskMemo.News news = memo.news(had, css, blocks);
+    List<FreshView> fresh = new ArrayList<>();
+    for (Fresh.Thing thing : Fresh.things()) {
+      String html = rendered.blocks().get(count + fresh.size()).html();
+      fresh.add(
+          new FreshView(
+              thing.title(),
+              thing.kind().word(),
+              thing.count() > 0 ? thing.columns().toString() : "",
+              thing.count(),
+              html));
+    }
+    DeskMemo.News news = memo.news(had, css, blocks, fresh);
     return new Views.Workbench(
         desk.id(),
         desk.title(),
@@ -79,6 +115,7 @@ public class Frames {
         news.css(),
         WorkbenchViews.node(shown, shown.root(), ""),
         news.blocks(),
+        news.fresh(),
         desk.placements(),
         desk.piece(),
         merged,

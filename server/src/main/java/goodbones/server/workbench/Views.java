@@ -15,11 +15,11 @@ final class Views {
    *
    * @param undo what undo would undo; empty if nothing
    * @param drawing which drawing this is; sent with an edit, so that only what changed comes back
-   * @param head what stands in the frames' head besides the style sheet
    * @param open the start tag of the body
-   * @param css the style sheet; null if the reader has it
+   * @param css the style sheet, with the rules of what can be added; null if the reader has it
    * @param page the outermost node
    * @param blocks what stands straight on the page, in its order
+   * @param fresh what can be added besides pieces; null if the reader has it
    * @param merged what others changed meanwhile, in words; empty if nothing
    * @param made the nodes that an edit put down, for taking them in hand
    */
@@ -37,6 +37,7 @@ final class Views {
       @Nullable String css,
       NodeView page,
       List<Block> blocks,
+      @Nullable List<FreshView> fresh,
       List<PlacementView> placements,
       @Nullable PieceDraft piece,
       List<String> merged,
@@ -53,6 +54,15 @@ final class Views {
       return new Block(id, null, null);
     }
   }
+
+  /**
+   * Something that can be added.
+   *
+   * @param value how a row's columns share it; empty for what is no row
+   * @param count how many columns a row has; 0 for what is no row
+   * @param html how it is drawn here as soon as it stands
+   */
+  record FreshView(String title, String kind, String value, int count, String html) {}
 
   /**
    * What may stand where.
