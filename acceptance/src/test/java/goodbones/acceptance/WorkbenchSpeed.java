@@ -93,17 +93,20 @@ class WorkbenchSpeed {
       List<Double> resizes = new ArrayList<>();
       List<Double> copies = new ArrayList<>();
       List<Double> adds = new ArrayList<>();
+      List<Double> drops = new ArrayList<>();
       List<Double> frames = new ArrayList<>();
       for (int i = 0; i < ROUNDS + 3; i++) {
         double moved = move(designer, page, i, frames);
         double resized = resize(designer, page, i, frames);
         double copied = copy(designer, page, ROUNDS + 5 + i);
         double added = add(designer, page, i);
+        double dropped = drop(designer, page, i, frames);
         if (i >= 3) {
           moves.add(moved);
           resizes.add(resized);
           copies.add(copied);
           adds.add(added);
+          drops.add(dropped);
         }
       }
       print("a text moved to another place, pointer up to three frames", moves, "ms");
@@ -113,6 +116,7 @@ class WorkbenchSpeed {
           "ms");
       print("a section duplicated, key to three frames", copies, "ms");
       print("a text added by its name, key to three frames", adds, "ms");
+      print("a text dropped from the list, pointer up to three frames", drops, "ms");
       print("frames a second while dragging", frames, "fps");
     }
   }
@@ -175,6 +179,23 @@ class WorkbenchSpeed {
     page.keyboard().type("text");
     page.waitForTimeout(200);
     page.keyboard().press("Enter");
+    return landed(page);
+  }
+
+  /** A new text, carried from the list of what can be added to its place. */
+  private static double drop(Designer designer, Page page, int round, List<Double> frames) {
+    Locator section = section(designer, page, round);
+    page.keyboard().press("a");
+    page.waitForTimeout(300);
+    BoundingBox text = designer.region("Add").locator("[role=option]").nth(1).boundingBox();
+    BoundingBox to = section.locator(".column").nth(2).locator("p").nth(1).boundingBox();
+    drag(
+        page,
+        text.x + 20,
+        text.y + text.height / 2,
+        to.x + to.width / 2,
+        to.y + to.height - 1,
+        frames);
     return landed(page);
   }
 
