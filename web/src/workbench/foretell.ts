@@ -60,8 +60,11 @@ function isRow(tree: Tree, node: string): boolean {
   return tree.byId.get(node)?.kind === 'row';
 }
 
+/** Those that stand in no other of them, in the document's order. */
 function outermost(elements: readonly Element[]): readonly Element[] {
-  return elements.filter((one) => elements.every((other) => other === one || !other.contains(one)));
+  return elements
+    .filter((one) => elements.every((other) => other === one || !other.contains(one)))
+    .sort((a, b) => (a.compareDocumentPosition(b) & Node.DOCUMENT_POSITION_FOLLOWING ? -1 : 1));
 }
 
 /** A new thing as it is drawn here; nothing for a thing that cannot be told. */
