@@ -1,18 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { addables, addTo, hidden, moved, spotFor } from './actions';
-import { merged, type NodeView, type WorkbenchAnswer } from './source';
+import { freshViews, nodeView as node, workbenchAnswer } from '../testing/samples';
+import { merged } from './source';
 import { siblingAfter, stepFrom, treeOf } from './tree';
-
-const node = (id: string, kind: string, parent: string): NodeView => ({
-  id,
-  kind,
-  parent,
-  name: '',
-  title: id,
-  placement: '',
-  locals: 0,
-  hiddenOn: [],
-});
 
 const page = node('page', 'page', '');
 const blocks = [
@@ -65,10 +55,7 @@ describe('the tree', () => {
 });
 
 describe('where something new goes', () => {
-  const listed = addables([
-    { title: 'Text', kind: 'text', value: '', count: 0, html: '<p></p>' },
-    { title: 'Row of 3', kind: 'row', value: 'equal', count: 3, html: '<div></div>' },
-  ]);
+  const listed = addables(freshViews);
   const text = listed.find((addable) => addable.kind === 'text');
 
   it('is the thing in hand if it can hold it, else after it, else after what is around it', () => {
@@ -118,30 +105,13 @@ it('hides several by what the first one is', () => {
 });
 
 describe('an answer put together with what was there', () => {
-  const answer: WorkbenchAnswer = {
-    id: 'page',
-    title: 'Plots',
-    siteId: 's',
-    siteName: 'S',
-    language: 'en',
-    version: 2,
-    undo: '',
-    redo: '',
-    drawing: 'd2',
-    open: '<body>',
-    page,
-    placements: [],
-    merged: [],
-    made: [],
-    blocks: [{ id: 'notice' }, { id: 'map' }],
-  };
-  const fresh = [{ title: 'Text', kind: 'text', value: '', count: 0, html: '<p></p>' }];
-  const before = { ...answer, css: 'a{}', blocks, fresh };
+  const answer = workbenchAnswer({ version: 2, blocks: [{ id: 'notice' }, { id: 'map' }] });
+  const before = { ...answer, css: 'a{}', blocks, fresh: freshViews };
 
   it('keeps the same blocks and the style sheet where nothing new is said of them', () => {
     const view = merged(before, answer);
     expect(view.css).toBe('a{}');
-    expect(view.fresh).toBe(fresh);
+    expect(view.fresh).toBe(freshViews);
     expect(view.blocks.map((block) => block.id)).toEqual(['notice', 'map']);
     expect(view.blocks[1]).toBe(blocks[0]);
   });
