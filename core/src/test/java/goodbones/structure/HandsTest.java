@@ -1,5 +1,8 @@
 package goodbones.structure;
 
+import static goodbones.testing.Built.node;
+import static goodbones.testing.Built.setting;
+import static goodbones.testing.Built.styled;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -37,14 +40,6 @@ class HandsTest {
     return new Bench(page, Shown.of(page), FINISHES, () -> NodeId.of("new" + next++));
   }
 
-  private static Node node(String id, Kind kind, Node... children) {
-    return Node.of(NodeId.of(id), kind, "").withChildren(List.of(children));
-  }
-
-  private static Node styled(Node node, String key, String value) {
-    return node.withStyle(StyleKey.parse(key), StyleValue.parse(value));
-  }
-
   private static Node row(String columns, int count) {
     Node[] list = new Node[count];
     for (int i = 0; i < count; i++) {
@@ -62,11 +57,7 @@ class HandsTest {
   }
 
   private static String columns(Node page) {
-    return page.find(NodeId.of("row"))
-        .orElseThrow()
-        .styles()
-        .get(StyleKey.parse("columns"))
-        .toString();
+    return setting(page, "row", "columns");
   }
 
   @Test
