@@ -124,6 +124,9 @@ public record FontFile(
     if (total > SIZE_LIMIT || total < 0) {
       throw refused("it is too large");
     }
+    if (compressed < 0 || compressed > file.remaining()) {
+      throw new BufferUnderflowException();
+    }
     byte[] packed = new byte[compressed];
     file.get(packed);
     byte[] all = new BrotliInputStream(new ByteArrayInputStream(packed)).readNBytes((int) total);
@@ -163,7 +166,10 @@ public record FontFile(
         Optional.ofNullable(tables.get("fvar"))
             .map(FontFile::weights)
             .orElse(new int[] {weight, weight});
-    double width = os2.getShort(2) / (double) (head.getShort(18) & 0xffff);
+    int unitsPerEm = head.getShort(18) & 0xffff;
+    if (unitsPerEm == 0) {
+      throw refused("it is damaged, as it says nothing of its size");
+    }
     int rights = os2.getShort(8) & 0xf;
     return new FontFile(
         format,
@@ -172,7 +178,7 @@ public record FontFile(
         range[0],
         range[1],
         (os2.getShort(62) & 1) != 0,
-        width,
+        os2.getShort(2) / (double) unitsPerEm,
         type(os2, family),
         names.getOrDefault(13, names.getOrDefault(14, "")),
         rights != 2);

@@ -15,6 +15,7 @@ import goodbones.style.Finishes;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
+import goodbones.testing.Built;
 import goodbones.testing.Trees;
 import java.util.List;
 import java.util.Map;
@@ -164,5 +165,129 @@ class RendererTest {
         .contains("grid-template-columns:repeat(12,minmax(0,1fr))")
         .contains("grid-template-columns:minmax(0,1fr)")
         .contains("grid-column:span 1 / auto");
+  }
+
+  private static Node styled(Node node, String... settings) {
+    return Built.styled(node, settings);
+  }
+
+  private static Node button() {
+    return Node.of(NodeId.of("b"), Kind.BUTTON, "")
+        .withContent("words", new FieldValue.Words("Join"))
+        .withContent("link", new FieldValue.Link("/join?a=1&b=2"));
+  }
+
+  @Test
+  void aButtonIsALinkWithItsStatesAfterItsLook() {
+    Rendered rendered =
+        render(
+            section(
+                styled(
+                    button(),
+                    "background-color",
+                    "#111111",
+                    "background-color:hover",
+                    "#222222",
+                    "background-color@phone:focus",
+                    "#333333")),
+            false);
+    assertThat(rendered.body()).contains("href=\"/join?a=1&amp;b=2\"");
+    String rules = css(rendered);
+    assertThat(rules.indexOf("#111111")).isLessThan(rules.indexOf(":hover{"));
+    assertThat(rules.indexOf(":hover{")).isLessThan(rules.lastIndexOf(":focus-visible{"));
+    assertThat(rules).containsPattern("@media \\(width < 640px\\)\\{[^}]*:focus-visible\\{");
+  }
+
+  @Test
+  void edgesAndMotionAreWrittenOutInLonghands() {
+    String rules =
+        css(
+            render(
+                section(
+                    styled(
+                        button(),
+                        "border",
+                        "2px dashed #123456",
+                        "border:hover",
+                        "none",
+                        "transition",
+                        "150ms",
+                        "border-radius",
+                        "6px")),
+                false));
+    assertThat(rules)
+        .contains("border-left-style:dashed;border-left-width:2px;border-left-color:#123456")
+        .contains("border-left-style:none")
+        .contains("transition-property:color,background-color,border-color,box-shadow")
+        .contains("transition-duration:150ms;transition-delay:0ms;transition-timing-function:ease")
+        .contains("border-bottom-right-radius:6px")
+        .doesNotContain("border:")
+        .doesNotContain("border-radius:");
+  }
+
+  @Test
+  void groundsLieOverEachOtherOverlayFirst() {
+    Node band =
+        styled(
+            section().withContent("picture", new FieldValue.Picture("ferry", "")),
+            "overlay-color",
+            "#00000080",
+            "background-gradient",
+            "linear-gradient(90deg, #111111 0%, #222222 100%)",
+            "background-color",
+            "#333333");
+    assertThat(css(render(band, false)))
+        .contains("background-color:#333333")
+        .containsPattern(
+            "background-image:linear-gradient\\(#00000080,#00000080\\),"
+                + "linear-gradient\\(90deg, ?#111111.*\\),url\\(\"pictures/ferry.svg\"\\)");
+    assertThat(css(render(styled(section(), "overlay-color", "transparent"), false)))
+        .doesNotContain("background-image");
+  }
+
+  @Test
+  void placesInABoxAreWrittenForGridAndForLines() {
+    Node pinned = styled(text("p", "New"), "pin", "top-right", "order@phone", "2");
+    Node across =
+        styled(
+            Node.of(NodeId.of("x"), Kind.BOX, "").withChildren(List.of(pinned)),
+            "flow",
+            "across",
+            "content-align",
+            "end",
+            "min-height",
+            "50vh");
+    Node down = styled(Node.of(NodeId.of("d"), Kind.BOX, ""), "content-align", "space-between");
+    String rules = css(render(section(across, down), false));
+    assertThat(rules)
+        .contains("position:absolute;top:0;right:0")
+        .contains("order:2")
+        .containsPattern("display:flex[^}]*align-items:end")
+        .contains("align-content:space-between")
+        .contains("min-height:calc(var(--vh,1vh)*50)");
+  }
+
+  @Test
+  void aMarginOfAPictureLiesInsideItsPlace() {
+    Node picture =
+        styled(
+            Node.of(NodeId.of("p"), Kind.PICTURE, "")
+                .withContent("picture", new FieldValue.Picture("ferry", "")),
+            "margin-left",
+            "12px",
+            "margin-right@phone",
+            "auto");
+    assertThat(css(render(section(picture), false)))
+        .contains("width:calc(100% - 12px - 0px)")
+        .contains("margin-right:auto");
+  }
+
+  @Test
+  void rulesOfTwoPagesOfASiteAreSharedAndInOneOrder() {
+    Rendered one = render(section(text("a", "x"), styled(text("b", "y"), "color", "#111")), false);
+    Rendered two = render(section(styled(text("c", "z"), "color", "#111")), false);
+    String sheet = StyleSheet.of(List.of(one, two));
+    assertThat(sheet).isEqualTo(StyleSheet.of(List.of(two, one)));
+    assertThat(sheet.split("color:#111", -1)).hasSize(2);
   }
 }
