@@ -180,6 +180,9 @@ public final class RowEdits {
    */
   public Edit layOut(NodeId rowId, Columns columns, int count) {
     Node row = row(rowId);
+    if (count < 1) {
+      throw Refused.at(row, "A row has at least one column, not " + count);
+    }
     requireRoom(row, count);
     List<Edit> edits = new ArrayList<>();
     Fresh fresh = new Fresh(bench.ids());

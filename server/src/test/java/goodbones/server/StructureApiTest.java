@@ -82,6 +82,40 @@ class StructureApiTest {
     assertThat(answer.path("blocks").path(1).path("html").asString()).contains("A new line");
   }
 
+  /** The style sheet has the rules of what can be added, so that adding it changes none. */
+  @Test
+  void whatCanBeAddedIsToldOnceAndLooksAsItWillWhenItStandsThere() {
+    JsonNode view = api.page(page);
+    assertThat(view.path("fresh").valueStream().map(thing -> thing.path("title").asString()))
+        .contains("Heading", "Picture", "Section", "Row 8, then 3 offset 1")
+        .doesNotHaveDuplicates();
+    for (JsonNode thing : view.path("fresh")) {
+      JsonNode before = api.page(page);
+      Map<String, Object> parts = new java.util.LinkedHashMap<>();
+      parts.putAll(Map.of("type", "ADD", "node", page));
+      parts.put("version", before.path("version").asLong());
+      parts.put("drawing", before.path("drawing").asString());
+      parts.put("kind", thing.path("kind").asString());
+      if (thing.path("count").asInt() > 0) {
+        parts.put("value", thing.path("value").asString());
+        parts.put("count", thing.path("count").asInt());
+      }
+      if (thing.path("kind").asString().equals("column")) {
+        continue;
+      }
+      JsonNode answer = api.write("/api/pages/" + page + "/edits", parts).body();
+      assertThat(answer.path("css").isNull()).as("the same rules after %s", thing).isTrue();
+      assertThat(answer.path("fresh").isNull()).isTrue();
+      JsonNode block = answer.path("blocks").path(answer.path("blocks").size() - 1);
+      assertThat(nameless(block.path("html").asString()))
+          .isEqualTo(nameless(thing.path("html").asString()));
+    }
+  }
+
+  private static String nameless(String html) {
+    return html.replaceAll(" data-node=\"[^\"]*\"", "");
+  }
+
   @Test
   void editsOfDifferentThingsBothHoldAndTheSameThingIsAsked() {
     String heading = added("type", "ADD", "node", page, "kind", "heading");

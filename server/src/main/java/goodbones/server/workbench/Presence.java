@@ -41,6 +41,9 @@ class Presence {
 
   /** A tab was closed, or went to something else. */
   void left(String document, String tab) {
-    documents.getOrDefault(document, Map.of()).remove(tab);
+    Map<String, Seen> tabs = documents.get(document);
+    if (tabs != null) {
+      tabs.remove(tab);
+    }
   }
 }

@@ -1,0 +1,72 @@
+package goodbones.server.workbench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import goodbones.fonts.FontFace;
+import goodbones.server.workbench.Views.Block;
+import goodbones.server.workbench.Views.FreshView;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What a reader is sent of a drawing: only what it does not have. */
+class DeskMemoTest {
+  private static final List<FreshView> FRESH =
+      List.of(new FreshView("Text", "text", "", 0, "<p></p>"));
+  private final DeskMemo memo = new DeskMemo();
+
+  private static Block block(String id, String html) {
+    return new Block(id, html, List.of());
+  }
+
+  private DeskMemo.News first() {
+    return memo.news("", "a{}", List.of(block("map", "1"), block("key", "2")), FRESH);
+  }
+
+  @Test
+  void whoHasNothingGetsAll() {
+    DeskMemo.News news = first();
+    assertThat(news.css()).isEqualTo("a{}");
+    assertThat(news.fresh()).isEqualTo(FRESH);
+    assertThat(news.blocks()).containsExactly(block("map", "1"), block("key", "2"));
+  }
+
+  @Test
+  void whoHasTheLastDrawingGetsWhatChangedSince() {
+    DeskMemo.News before = first();
+    DeskMemo.News news =
+        memo.news(before.drawing(), "a{}", List.of(block("key", "3"), block("map", "1")), FRESH);
+    assertThat(news.drawing()).isNotEqualTo(before.drawing());
+    assertThat(news.css()).isNull();
+    assertThat(news.fresh()).isNull();
+    assertThat(news.blocks()).containsExactly(block("key", "3"), Block.same("map"));
+  }
+
+  @Test
+  void whoHasAnOlderDrawingGetsAll() {
+    DeskMemo.News old = first();
+    memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH);
+    DeskMemo.News news = memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH);
+    assertThat(news.css()).isEqualTo("b{}");
+    assertThat(news.blocks()).containsExactly(block("map", "4"));
+  }
+
+  @Test
+  void afterAChangeThatWasNotKeptNobodyIsUpToDate() {
+    DeskMemo.News before = first();
+    memo.forget();
+    assertThat(memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH).blocks())
+        .containsExactly(block("map", "1"));
+    assertThat(memo.news("", "a{}", List.of(), FRESH).css()).isEqualTo("a{}");
+  }
+
+  @Test
+  void otherFontsAreOtherSurroundingsInWhichAllIsRenderedAnew() {
+    var before = memo.surroundings(List.of());
+    var rendered = memo.rendered();
+    assertThat(memo.surroundings(List.of())).isSameAs(before);
+    assertThat(memo.rendered()).isSameAs(rendered);
+    List<FontFace> faces = List.of(new FontFace("Ridge", "ridge.woff2", "woff2", 400, 400));
+    assertThat(memo.surroundings(faces)).isNotSameAs(before);
+    assertThat(memo.rendered()).isNotSameAs(rendered);
+  }
+}
