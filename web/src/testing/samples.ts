@@ -8,6 +8,7 @@ export function nodeView(id: string, kind: string, parent: string): NodeView {
 /** What can be added, for tests. */
 export const freshViews: readonly FreshView[] = [
   { title: 'Text', kind: 'text', value: '', count: 0, html: '<p></p>' },
+  { title: 'Column', kind: 'column', value: '', count: 0, html: '<div></div>' },
   { title: 'Row of 3', kind: 'row', value: 'equal', count: 3, html: '<div></div>' },
 ];
 

@@ -46,6 +46,15 @@ describe('adding by name', () => {
     expect(screen.getByText('nothing goes by that name')).toBeTruthy();
   });
 
+  it('puts what begins with the name before what only speaks of it', () => {
+    const { input } = open();
+    fireEvent.change(input, { target: { value: 'row' } });
+    expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual([
+      'Row of 3equal',
+      'Columnone more in a row',
+    ]);
+  });
+
   it('chooses with the arrows, around the ends, and adds after the thing in hand', async () => {
     const { input, edit, onClose } = open();
     fireEvent.keyDown(input, { key: 'ArrowUp' });

@@ -22,6 +22,20 @@ type Props = {
   onClose: () => void;
 };
 
+/** What goes by a name: what begins with it first, then what has it in its name, then in its hint. */
+function named(all: readonly Addable[], typed: string): readonly Addable[] {
+  const name = typed.trim().toLowerCase();
+  const words = name.split(/\s+/);
+  const has = (text: string) => words.every((word) => text.toLowerCase().includes(word));
+  const rank = ({ title, hint }: Addable) =>
+    title.toLowerCase().startsWith(name) ? 0 : has(title) ? 1 : has(`${title} ${hint}`) ? 2 : 3;
+  const ranked = all.map((item) => ({ item, rank: rank(item) }));
+  return ranked
+    .filter((one) => one.rank < 3)
+    .sort((a, b) => a.rank - b.rank)
+    .map((one) => one.item);
+}
+
 /** Anything is added by its name, where it is wanted. */
 export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClose }: Props) {
   const library = useQuery({
@@ -45,11 +59,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
       count: 0,
     })),
   ];
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = all.filter((item) => {
-    const text = `${item.title} ${item.hint}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
+  const found = named(all, typed);
   const current = found[Math.min(chosen, found.length - 1)];
   const canBeside =
     spot === undefined && node.kind !== 'page' && node.kind !== 'section' && node.kind !== 'row';
