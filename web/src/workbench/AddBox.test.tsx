@@ -72,6 +72,18 @@ describe('adding by name', () => {
     });
   });
 
+  it('adds once, however often Enter is pressed while the server is asked', async () => {
+    const { input, edit, onClose } = open(
+      () => new Promise((answered) => setTimeout(answered, 20)),
+    );
+    fireEvent.keyDown(input, { key: 'Enter' });
+    fireEvent.keyDown(input, { key: 'Enter' });
+    await waitFor(() => {
+      expect(onClose).toHaveBeenCalled();
+    });
+    expect(edit).toHaveBeenCalledTimes(1);
+  });
+
   it('puts it beside instead, by Tab', () => {
     const { input, edit } = open();
     fireEvent.keyDown(input, { key: 'Tab' });

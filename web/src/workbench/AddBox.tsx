@@ -48,6 +48,8 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
   const [beside, setBeside] = useState(false);
   const [problem, setProblem] = useState('');
   const box = useRef<HTMLDivElement>(null);
+  /** Whether something was chosen already: on a slow network Enter is easily pressed again. */
+  const asked = useRef(false);
   const all: Addable[] = [
     ...addables(fresh),
     ...(library.data ?? []).map((piece) => ({
@@ -81,13 +83,15 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
   }, [onClose]);
 
   const add = async (item: Addable | undefined) => {
-    if (!item) return;
+    if (!item || asked.current) return;
+    asked.current = true;
     const to = spotOf(item);
     const failed = await onEdit(
       item.kind === 'placement'
         ? { type: 'PLACE', node: to.node, before: to.before, value: item.value }
         : addTo(to, item),
     );
+    asked.current = false;
     if (failed instanceof Error) setProblem(failed.message);
     else onClose();
   };
