@@ -7,7 +7,7 @@ import { BarSlot } from '../ui/Bar';
 import { Button } from '../ui/Button';
 import { useCommands } from '../ui/commands';
 import { Failed, Loading } from '../ui/States';
-import { hidden, moved, type May, type Spot } from './actions';
+import type { May, Spot } from './actions';
 import { AddBox } from './AddBox';
 import { History, Meanwhile, Others, SavingState } from './BarParts';
 import { devices, type DeviceKey } from './devices';
@@ -16,7 +16,7 @@ import { FootLine } from './FootLine';
 import { foretell } from './foretell';
 import { Frames } from './Frames';
 import { landingAt, type Point } from './geometry';
-import { HandBar, type HandAction } from './HandBar';
+import { HandBar } from './HandBar';
 import { Ladder } from './Ladder';
 import { DragLabel } from './LandingMark';
 import { LevelChoice } from './LevelChoice';
@@ -29,9 +29,10 @@ import { Preview } from './Preview';
 import { ReferenceMenu, useReference } from './ReferencePicture';
 import { Rename } from './Rename';
 import type { EditBody, FitView, NodeView, Source, WorkbenchAnswer, WorkbenchView } from './source';
-import { stepFrom, treeOf, type Step } from './tree';
+import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
+import { useDeeds } from './useDeeds';
 import { useHand } from './useHand';
 import { usePresence } from './usePresence';
 import { useWorkbench } from './useWorkbench';
@@ -43,14 +44,6 @@ type Props = {
   /** What can be done with the whole document, at the right end of the foot line. */
   actions?: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
 };
-
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLInputElement ||
-    target instanceof HTMLTextAreaElement ||
-    target instanceof HTMLSelectElement
-  );
-}
 
 function hasWords(node: NodeView): boolean {
   return !holdsOthers(node.kind) && node.kind !== 'picture';
@@ -103,7 +96,8 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     [view.language, view.css, view.open, view.blocks],
   );
   const tree = useMemo(() => treeOf(view.page, view.blocks), [view.page, view.blocks]);
-  const { lead, inHand, others, held, now: current, pick, add, letGo, onLead } = useHand(tree);
+  const hand = useHand(tree);
+  const { lead, inHand, others, held, now: current, pick, onLead } = hand;
   const heldIds = held.map((node) => node.id);
   const canvases = useCallback(
     (): readonly Canvas[] => [...surfaces.current.values()].map((surface) => surface.canvas),
@@ -199,157 +193,33 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   };
   const type = (id: string) => {
     const node = tree.byId.get(id);
-    const words =
-      node && !['page', 'section', 'row', 'column', 'box', 'picture'].includes(node.kind);
+    const words = node && hasWords(node);
     setTyping(words ? id : '');
     if (words) pick(id);
   };
-  const act = (action: HandAction, at: Point) => {
-    const now = current();
-    const several = { node: now.id, nodes: now.id === inHand.id ? heldIds : [now.id] };
-    switch (action) {
-      case 'add':
-        openAdd(at);
-        break;
-      case 'duplicate':
-        void edit({ type: 'DUPLICATE', ...several });
-        break;
-      case 'copy':
-        void clipboard.copy();
-        break;
-      case 'paste':
-        clipboard.pasteCopied();
-        break;
-      case 'up':
-      case 'down': {
-        const body = moved(tree, now, action === 'up' ? -1 : 1);
-        if (body) void edit(body);
-        break;
-      }
-      case 'rename':
-        setRenaming(true);
-        break;
-      case 'mirror':
-        void edit({ type: 'MIRROR', node: now.id });
-        break;
-      case 'row':
-        void edit({ type: 'WRAP', ...several, kind: 'row' });
-        break;
-      case 'box':
-        void edit({ type: 'WRAP', ...several, kind: 'box' });
-        break;
-      case 'unwrap':
-        void edit({ type: 'UNWRAP', node: now.id });
-        break;
-      case 'remove': {
-        const next =
-          stepFrom(tree, now, 'next').id !== now.id
-            ? stepFrom(tree, now, 'next')
-            : stepFrom(tree, now, 'previous').id !== now.id
-              ? stepFrom(tree, now, 'previous')
-              : stepFrom(tree, now, 'parent');
-        void edit({ type: 'REMOVE', ...several }).then((problem) => {
-          if (!problem) pick(next.id);
-        });
-        break;
-      }
-    }
-  };
-
-  const onKey = (event: KeyboardEvent) => {
-    const now = current();
-    if (event.defaultPrevented || isTyping(event.target) || typing !== '' || preview) return;
-    const target = event.target as Element | null;
-    if (target?.closest('[role="dialog"], [role="menu"], [role="listbox"]')) return;
-    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    const ctrl = event.ctrlKey || event.metaKey;
-    const onControl =
-      target?.closest('button, a, summary') !== null &&
-      target?.closest('button, a, summary') !== undefined;
-    const done = () => {
-      event.preventDefault();
-    };
-    const steps: Record<string, Step> = {
-      ArrowLeft: 'parent',
-      ArrowRight: 'child',
-      ArrowDown: 'next',
-      ArrowUp: 'previous',
-    };
-    const step = steps[event.key];
-    if (ctrl && (key === 'z' || key === 'y')) {
-      done();
-      void (key === 'y' || event.shiftKey ? redo() : undo()).then(() => {
-        const [first] = lastMade();
-        if (first !== undefined) pick(first);
-      });
-    } else if (ctrl && key === 'd') {
-      done();
-      act('duplicate', nearHand());
-    } else if (ctrl && (key === 'c' || key === 'x')) {
-      if (document.getSelection()?.toString()) return;
-      done();
-      void clipboard.copy().then(() => {
-        if (key === 'x') act('remove', nearHand());
-      });
-    } else if (ctrl) {
-      return;
-    } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-      done();
-      act(event.key === 'ArrowUp' ? 'up' : 'down', nearHand());
-    } else if (step && !event.altKey) {
-      done();
-      const last = event.shiftKey ? (held[held.length - 1] ?? now) : now;
-      const next = stepFrom(tree, last, step);
-      if (next.id !== last.id) pick(next.id, event.shiftKey);
-    } else if (event.key === 'Escape') {
-      if (!letGo() && now.parent) pick(now.parent);
-    } else if (event.key === 'Delete' || event.key === 'Backspace') {
-      done();
-      act('remove', nearHand());
-    } else if (event.key === 'F2') {
-      done();
-      act('rename', nearHand());
-    } else if (event.key === 'Enter' && !onControl) {
-      done();
-      if (hasWords(now)) type(now.id);
-      else setEntering(now.id);
-    } else if (event.key === ' ' && !onControl) {
-      done();
-      add(now.id);
-    } else if (key === '/') {
-      done();
-      document.querySelector<HTMLElement>('[data-find-setting]')?.focus();
-    } else if (event.altKey) {
-      return;
-    } else if (key === 'a') {
-      done();
-      openAdd(nearHand());
-    } else if (key === 'm') act('mirror', nearHand());
-    else if (key === 'r') act('row', nearHand());
-    else if (key === 'b') act('box', nearHand());
-    else if (key === 'u') act('unwrap', nearHand());
-    else if (key === 'p') setPreview(true);
-    else if (key === 'h') {
-      const body = hidden(held, lead);
-      if (body && now.parent) void edit(body);
-    } else if (key === '1' || key === '2' || key === '3') {
-      const device = devices[Number(key) - 1];
-      if (device) onLead(device.key);
-    }
-  };
-  const latest = useRef(onKey);
-  useEffect(() => {
-    latest.current = onKey;
+  const { act, key } = useDeeds({
+    tree,
+    hand,
+    edit,
+    undo,
+    redo,
+    made: lastMade,
+    copy: clipboard.copy,
+    paste: clipboard.pasteCopied,
+    nearHand,
+    busy: typing !== '' || preview,
+    onAdd: openAdd,
+    onRename: () => {
+      setRenaming(true);
+    },
+    onEnter: (node) => {
+      if (hasWords(node)) type(node.id);
+      else setEntering(node.id);
+    },
+    onPreview: () => {
+      setPreview(true);
+    },
   });
-  const key = useCallback((event: KeyboardEvent) => {
-    latest.current(event);
-  }, []);
-  useEffect(() => {
-    document.addEventListener('keydown', key);
-    return () => {
-      document.removeEventListener('keydown', key);
-    };
-  }, [key]);
 
   useCommands(
     useMemo(
