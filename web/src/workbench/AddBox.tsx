@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { answer, api } from '../api/client';
 import { addables, addTo, spotFor, type Addable, type May, type Spot } from './actions';
+import { useIsCarrying } from './dragStore';
 import type { Point } from './geometry';
 import type { EditBody, FreshView, NodeView } from './source';
 import type { Tree } from './tree';
@@ -43,6 +44,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
     queryFn: () => answer(api.GET('/api/pieces')),
     enabled: pieces,
   });
+  const carrying = useIsCarrying();
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const [beside, setBeside] = useState(false);
@@ -102,7 +104,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
       ref={box}
       role="dialog"
       aria-label="Add"
-      className="fixed z-40 w-72 bg-paper border border-ink text-[13px]"
+      className={`fixed z-40 w-72 bg-paper border border-ink text-[13px] ${carrying ? 'invisible' : ''}`}
       style={{ left, top }}
     >
       <input

@@ -26,14 +26,18 @@ export function currentDrag(): Drag | undefined {
   return drag;
 }
 
+function listen(listener: () => void) {
+  listeners.add(listener);
+  return () => {
+    listeners.delete(listener);
+  };
+}
+
 export function useDrag(): Drag | undefined {
-  return useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => {
-        listeners.delete(listener);
-      };
-    },
-    () => drag,
-  );
+  return useSyncExternalStore(listen, () => drag);
+}
+
+/** Whether something is being carried, for what only gives way to it. */
+export function useIsCarrying(): boolean {
+  return useSyncExternalStore(listen, () => drag !== undefined);
 }

@@ -165,6 +165,7 @@ class FinishesTest {
     assertThat(trail).containsText("Inherited from Page: {color.text} (site’s own)");
     designer.page().getByText("One step back: #16303f").click();
     assertThat(heading).hasCSS("color", "rgb(22, 48, 63)");
+    assertThat(trail.getByRole(AriaRole.LISTITEM).first()).containsText("Inherited from Page");
     trail.getByText("change the token").first().click();
     assertThat(designer.region("Token in hand")).containsText("color.text");
     assertThat(designer.region("Token in hand")).containsText("Saltmarsh Ferries");

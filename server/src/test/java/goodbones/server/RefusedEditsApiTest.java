@@ -191,7 +191,11 @@ class RefusedEditsApiTest {
     Api api = new Api(mvc);
     Api.Answer unknown = api.editPage(PAGE, "type", "EXPLODE", "node", PAGE);
     assertThat(unknown.status()).isEqualTo(400);
-    assertThat(unknown.detail()).isNotBlank();
+    assertThat(unknown.detail()).contains("“EXPLODE” cannot be “type”", "one of [FIELD, MARKED");
+    String edits = "/api/pages/" + PAGE + "/edits";
+    assertThat(api.write(edits, java.util.Map.of("version", "soon")).detail())
+        .contains("“soon” cannot be “version”");
+    assertThat(api.write(edits, List.of(1)).detail()).contains("cannot be read", "JSON");
     assertThat(api.read("/api/pages/nope/workbench").status()).isEqualTo(404);
     assertThat(api.read("/api/pages/" + PAGE + "/ladder?node=gone&device=desktop").status())
         .isBetween(400, 422);

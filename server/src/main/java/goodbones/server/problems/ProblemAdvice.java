@@ -6,14 +6,18 @@ import goodbones.style.TokenProblem;
 import java.net.URI;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
 
 /** Turns errors into problem details (RFC 9457). */
 @RestControllerAdvice
@@ -96,7 +100,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
-  ProblemDetail fault(IllegalStateException failed) {
+  ProblemDetail fault(RuntimeException failed) {
     logger.error("A request failed", failed);
     return problem(
         HttpStatus.INTERNAL_SERVER_ERROR,
@@ -104,6 +108,45 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         "Something went wrong here",
         "This is a fault of the application, not of what you did. What was saved before is kept;"
             + " try again");
+  }
+
+  /** A request that is no JSON, or has something in it that the description of the API does not. */
+  @Override
+  protected org.springframework.http.@Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException e,
+      org.springframework.http.HttpHeaders headers,
+      org.springframework.http.HttpStatusCode status,
+      org.springframework.web.context.request.WebRequest request) {
+    return org.springframework.http.ResponseEntity.badRequest()
+        .body(
+            problem(
+                HttpStatus.BAD_REQUEST,
+                "bad-input",
+                "This request cannot be read",
+                e.getCause() instanceof JacksonException json ? unreadable(json) : "It is empty"));
+  }
+
+  private static String unreadable(JacksonException json) {
+    if (json instanceof InvalidFormatException wrong) {
+      String what = "“" + wrong.getValue() + "” cannot be “" + where(json) + "”";
+      return wrong.getTargetType().isEnum()
+          ? what + "; it is one of " + List.of(wrong.getTargetType().getEnumConstants())
+          : what;
+    }
+    return json.getPath().isEmpty()
+        ? "It is no JSON: " + json.getOriginalMessage()
+        : "“" + where(json) + "” is missing, or of another kind than it has to be";
+  }
+
+  /** The names of the parts that lead to what cannot be read. */
+  private static String where(JacksonException json) {
+    return json.getPath().stream()
+        .map(
+            part ->
+                part.getPropertyName() == null
+                    ? String.valueOf(part.getIndex())
+                    : part.getPropertyName())
+        .collect(Collectors.joining("."));
   }
 
   @Override
