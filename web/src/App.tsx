@@ -28,7 +28,7 @@ export function App() {
   if (session.data.user === '') return <SignIn session={session.data} />;
   return (
     <BarProvider>
-      <div className="grid grid-rows-[auto_minmax(0,1fr)] h-full min-w-[1180px]">
+      <div className="grid grid-rows-[auto_minmax(0,1fr)] grid-cols-[minmax(0,1fr)] h-full min-w-[1180px]">
         <TopBar user={session.data.user} />
         <div className="min-h-0">
           <Routes>
@@ -71,7 +71,7 @@ function TopBar({ user }: { user: string }) {
     { to: '/rollouts', title: 'Rollouts' },
   ];
   return (
-    <header className="border-b border-ink flex items-center gap-7 px-4 h-[46px]">
+    <header className="border-b border-ink flex items-center gap-7 px-4 h-[46px] whitespace-nowrap">
       <NavLink to="/library" className="font-title font-bold text-[20px]" aria-label="Good Bones">
         Good <span className="text-verdigris">Bones</span>
       </NavLink>
@@ -91,7 +91,6 @@ function TopBar({ user }: { user: string }) {
           </NavLink>
         ))}
       </nav>
-      <span className="ml-auto" />
       <BarPlace />
       <JumpBox />
       <span className="flex items-center gap-3 text-[13px] text-soft">

@@ -19,7 +19,12 @@ export function BarProvider({ children }: { children: ReactNode }) {
 /** Where the bar shows what a screen puts there. */
 export function BarPlace() {
   const { setElement } = useBar();
-  return <div ref={setElement} className="flex items-center gap-5 text-[13px]" />;
+  return (
+    <div
+      ref={setElement}
+      className="flex-1 min-w-0 flex items-center justify-end gap-5 text-[13px] [&>*]:shrink-0"
+    />
+  );
 }
 
 /** A screen's own state and tools, shown in the bar at the top. */

@@ -9,7 +9,7 @@ import { useCommands } from '../ui/commands';
 import { Failed, Loading } from '../ui/States';
 import type { May, Spot } from './actions';
 import { AddBox } from './AddBox';
-import { History, Meanwhile, Others, SavingState } from './BarParts';
+import { History, Others, SavingState } from './BarParts';
 import { devices, type DeviceKey } from './devices';
 import { FitPanel } from './FitPanel';
 import { FootLine } from './FootLine';
@@ -23,6 +23,7 @@ import { LevelChoice } from './LevelChoice';
 import { holdsOthers } from './levels';
 import type { Canvas, Drawing } from './LiveFrame';
 import { measured } from './measure';
+import { Notices } from './Notices';
 import { Outline } from './Outline';
 import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
 import { Preview } from './Preview';
@@ -33,6 +34,7 @@ import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
 import { useDeeds } from './useDeeds';
+import { Settled } from './useDraft';
 import { useHand } from './useHand';
 import { usePresence } from './usePresence';
 import { useWorkbench } from './useWorkbench';
@@ -72,7 +74,11 @@ export function Workbench(props: Props) {
   }
   if (kinds.error) return <Failed error={kinds.error} retry={() => void kinds.refetch()} />;
   if (!view || !kinds.data) return <Loading what="the workbench" />;
-  return <Bench {...props} bench={bench} view={view} may={kinds.data} />;
+  return (
+    <Settled value={bench.settled}>
+      <Bench {...props} bench={bench} view={view} may={kinds.data} />
+    </Settled>
+  );
 }
 
 type BenchProps = Props & { bench: ReturnType<typeof useWorkbench>; view: WorkbenchView; may: May };
@@ -86,7 +92,6 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const [preview, setPreview] = useState(false);
   const [renaming, setRenaming] = useState(false);
   const [findings, setFindings] = useState<readonly FitView[]>([]);
-  const [refused, setRefused] = useState('');
   const [reference, setReference] = useReference(source.key.join(' '));
   const surfaces = useRef(new Map<DeviceKey, Surface>());
   const drawn = useRef<Surface | undefined>(undefined);
@@ -143,7 +148,6 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       if (idle()) for (const canvas of drawings) foretell(canvas, tree, view.fresh, body);
       const problem = await send(body);
       if (problem) for (const canvas of drawings) canvas.putBack();
-      setRefused(problem && !problem.stale ? problem.message : '');
       if (problem) return problem;
       const made = lastMade();
       const [first] = made;
@@ -153,7 +157,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       }
       return undefined;
     },
-    [send, lastMade, pick, idle, canvases, tree, view.fresh, setRefused, setToFit],
+    [send, lastMade, pick, idle, canvases, tree, view.fresh, setToFit],
   );
   const onVersion = useCallback((version: number) => void catchUp(version), [catchUp]);
   const here = usePresence(source, inHand.id, onVersion);
@@ -251,12 +255,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       <div className="grid grid-cols-[200px_minmax(0,1fr)_312px] grid-rows-[minmax(0,1fr)_auto] h-full">
         <BarSlot>
           <Others others={here} tree={tree.byId} />
-          <SavingState
-            saving={bench.saving}
-            reload={() => void bench.reload()}
-            keep={(body) => void edit({ ...body, over: true })}
-          />
-          <Meanwhile list={bench.meanwhile} onClose={bench.dismiss} />
+          <SavingState saving={bench.saving} />
           <ReferenceMenu reference={reference} onChange={setReference} />
           <Button
             look="quiet"
@@ -345,23 +344,13 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
               by its name, or press A. It needs no section around it.
             </p>
           )}
-          {refused !== '' && (
-            <p
-              role="alert"
-              className="absolute left-1/2 -translate-x-1/2 bottom-4 z-30 bg-brick-tint border border-brick text-[13px] px-3 py-2 max-w-lg"
-            >
-              {refused}{' '}
-              <button
-                type="button"
-                className="underline underline-offset-2 ml-2"
-                onClick={() => {
-                  setRefused('');
-                }}
-              >
-                Close
-              </button>
-            </p>
-          )}
+          <Notices
+            saving={bench.saving}
+            meanwhile={bench.meanwhile}
+            onDismiss={bench.dismiss}
+            onReload={() => void bench.reload()}
+            onKeep={(body) => void bench.keep(body)}
+          />
           {findings.length > 0 && (
             <FitPanel
               findings={findings}

@@ -2,7 +2,8 @@
 import { act, renderHook } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
-import { useDraft } from './useDraft';
+import { createElement, type ReactNode } from 'react';
+import { Settled, useDraft } from './useDraft';
 
 function draft(save: (typed: string) => Promise<Problem | undefined>) {
   return renderHook(({ value }) => useDraft(value, save), { initialProps: { value: '8px' } });
@@ -50,4 +51,24 @@ it('keeps what was refused, tries it again only when asked, and lets go of it', 
     result.current.drop();
   });
   expect(result.current).toMatchObject({ text: '9px', dirty: false, problem: undefined });
+});
+
+it('gives way when it was decided whose change holds, but only if another’s stood against it', async () => {
+  for (const status of [409, 422]) {
+    let times = 0;
+    const problem = new Problem(status, 'Both changed the same', 'Tom changed it meanwhile');
+    const wrapper = ({ children }: { children: ReactNode }) =>
+      createElement(Settled, { value: times }, children);
+    const { result, rerender } = renderHook(() => useDraft('8px', () => Promise.resolve(problem)), {
+      wrapper,
+    });
+    act(() => {
+      result.current.typed('12px');
+    });
+    await act(() => result.current.leave());
+    expect(result.current.text).toBe('12px');
+    times += 1;
+    rerender();
+    expect(result.current.text).toBe(status === 409 ? '8px' : '12px');
+  }
 });

@@ -1,9 +1,12 @@
-import { useState } from 'react';
+import { createContext, useContext, useState } from 'react';
 import type { Problem } from '../api/client';
+
+/** Counts how often it was decided whose change holds, one's own or another's. */
+export const Settled = createContext(0);
 
 /**
  * What is typed into a field before it is saved. It is kept when saving fails, and gives way to the
- * document's value once that changes.
+ * document's value once that changes, or once it is decided whose change holds.
  */
 export function useDraft(value: string, save: (typed: string) => Promise<Problem | undefined>) {
   const [typed, setTyped] = useState<string>();
@@ -13,6 +16,15 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
   if (known !== value) {
     setKnown(value);
     if (!problem) setTyped(undefined);
+  }
+  const settled = useContext(Settled);
+  const [decided, setDecided] = useState(settled);
+  if (decided !== settled) {
+    setDecided(settled);
+    if (problem?.stale) {
+      setTyped(undefined);
+      setProblem(undefined);
+    }
   }
 
   const commit = async (next: string | undefined = typed) => {

@@ -87,6 +87,22 @@ describe('edits', () => {
     expect(problem.sameNode).toBe(true);
   });
 
+  it('are made over another’s change when it is said so, and that counts as settled', async () => {
+    const result = await bench();
+    await act(async () => {
+      const kept = result.current.keep(rename('mine'));
+      await vi.waitFor(() => {
+        expect(held).toHaveLength(1);
+      });
+      held[0]?.give(workbenchAnswer({ version: 3 }));
+      await kept;
+    });
+    expect(held[0]?.request).toMatchObject({ value: 'mine', over: true });
+    expect(result.current.settled).toBe(1);
+    await act(() => result.current.reload());
+    expect(result.current.settled).toBe(2);
+  });
+
   it('go on after one was refused', async () => {
     const result = await bench();
     await act(async () => {

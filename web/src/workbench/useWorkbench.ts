@@ -32,6 +32,7 @@ export function useWorkbench(source: Source) {
   });
   const [saving, setSaving] = useState<Saving>({ state: 'saved' });
   const [meanwhile, setMeanwhile] = useState<readonly string[]>([]);
+  const [settled, setSettled] = useState(0);
   const line = useRef<Promise<unknown>>(Promise.resolve());
   const waiting = useRef(0);
 
@@ -77,10 +78,20 @@ export function useWorkbench(source: Source) {
   );
   const undo = useCallback(() => run(source.undo), [run, source]);
   const redo = useCallback(() => run(source.redo), [run, source]);
+  /** Takes what others saved; what was not kept is let go. */
   const reload = useCallback(async () => {
     await query.refetch();
     setSaving({ state: 'saved' });
+    setSettled((times) => times + 1);
   }, [query]);
+  /** Makes an edit again, over what others changed in the same place. */
+  const keep = useCallback(
+    async (body: EditBody) => {
+      const problem = await edit({ ...body, over: true });
+      if (!problem) setSettled((times) => times + 1);
+    },
+    [edit],
+  );
   /** What others saved is fetched when nothing of one's own is on its way. */
   const catchUp = useCallback(
     async (version: number) => {
@@ -114,7 +125,9 @@ export function useWorkbench(source: Source) {
     edit,
     undo,
     redo,
+    settled,
     reload,
+    keep,
     catchUp,
     replace,
     made,

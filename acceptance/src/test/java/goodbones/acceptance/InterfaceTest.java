@@ -144,7 +144,28 @@ class InterfaceTest {
     assertThat(designer.button("Take theirs")).isVisible();
     designer.button("Keep mine").click();
     assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, at the helm");
+    assertThat(designer.page().getByText("was changed meanwhile")).hasCount(0);
+    assertThat(designer.field("Words")).hasValue("Maud Tillery, at the helm");
+    theBarHoldsAllThatIsInIt();
     second.close();
+  }
+
+  private static void theBarHoldsAllThatIsInIt() {
+    for (int width : new int[] {1180, 1280}) {
+      designer.page().setViewportSize(width, 800);
+      assertThat(
+              (Boolean)
+                  designer
+                      .page()
+                      .locator("header")
+                      .first()
+                      .evaluate(
+                          "bar => [...bar.querySelectorAll('*')].every(e => {"
+                              + " const b = e.getBoundingClientRect();"
+                              + " return b.right <= innerWidth && b.bottom <= 46; })"))
+          .as("at %d px", width)
+          .isTrue();
+    }
   }
 
   @Test

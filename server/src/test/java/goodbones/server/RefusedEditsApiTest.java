@@ -195,7 +195,9 @@ class RefusedEditsApiTest {
     String edits = "/api/pages/" + PAGE + "/edits";
     assertThat(api.write(edits, java.util.Map.of("version", "soon")).detail())
         .contains("“soon” cannot be “version”");
-    assertThat(api.write(edits, List.of(1)).detail()).contains("cannot be read", "JSON");
+    assertThat(api.write(edits, List.of(1)).detail()).contains("It is missing, or of another kind");
+    assertThat(api.write(edits, java.util.Map.of("type", "ADD", "nodes", "one")).detail())
+        .contains("“nodes” is missing, or of another kind");
     assertThat(api.read("/api/pages/nope/workbench").status()).isEqualTo(404);
     assertThat(api.read("/api/pages/" + PAGE + "/ladder?node=gone&device=desktop").status())
         .isBetween(400, 422);

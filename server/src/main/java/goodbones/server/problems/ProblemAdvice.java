@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.exc.InvalidFormatException;
 
 /** Turns errors into problem details (RFC 9457). */
@@ -133,9 +134,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
           ? what + "; it is one of " + List.of(wrong.getTargetType().getEnumConstants())
           : what;
     }
-    return json.getPath().isEmpty()
-        ? "It is no JSON: " + json.getOriginalMessage()
-        : "“" + where(json) + "” is missing, or of another kind than it has to be";
+    if (json instanceof StreamReadException) {
+      return "It is no JSON: " + json.getOriginalMessage();
+    }
+    String what = json.getPath().isEmpty() ? "It" : "“" + where(json) + "”";
+    return what + " is missing, or of another kind than it has to be";
   }
 
   /** The names of the parts that lead to what cannot be read. */
