@@ -1,7 +1,8 @@
 import { useDraggable } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { answer, api } from '../api/client';
+import { useOutside } from '../ui/useOutside';
 import { addables, addTo, spotFor, type Addable, type May, type Spot } from './actions';
 import { useIsCarrying } from './dragStore';
 import type { Point } from './geometry';
@@ -74,15 +75,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
   const where = current && spotOf(current);
   const home = where && tree.byId.get(where.node);
 
-  useEffect(() => {
-    const outside = (event: PointerEvent) => {
-      if (!box.current?.contains(event.target as Node)) onClose();
-    };
-    document.addEventListener('pointerdown', outside);
-    return () => {
-      document.removeEventListener('pointerdown', outside);
-    };
-  }, [onClose]);
+  useOutside(box, onClose);
 
   const add = async (item: Addable | undefined) => {
     if (!item || asked.current) return;

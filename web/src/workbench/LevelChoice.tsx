@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { useOutside } from '../ui/useOutside';
 import type { Point } from './geometry';
 import { levelOf, lineClass } from './levels';
 import type { Tree } from './tree';
@@ -17,14 +18,8 @@ export function LevelChoice({ tree, at, nodes, onPick, onAdd, onClose }: Props) 
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
     box.current?.querySelector('button')?.focus();
-    const outside = (event: PointerEvent) => {
-      if (!box.current?.contains(event.target as Node)) onClose();
-    };
-    document.addEventListener('pointerdown', outside);
-    return () => {
-      document.removeEventListener('pointerdown', outside);
-    };
-  }, [onClose]);
+  }, []);
+  useOutside(box, onClose);
   const step = (by: number) => {
     const all = [...(box.current?.querySelectorAll('button') ?? [])];
     const now = all.findIndex((button) => button === document.activeElement);

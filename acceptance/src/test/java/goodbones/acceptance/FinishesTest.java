@@ -11,8 +11,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -20,29 +18,11 @@ import org.junit.jupiter.api.TestMethodOrder;
 
 /** Brand in, one change everywhere, and why a value is what it is, as a designer does it. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class FinishesTest {
-  private static final String DESKTOP = "Desktop, 1280 px wide";
-  private static final String TABLET = "Tablet, 834 px wide";
-  private static final String PHONE = "Phone, 390 px wide";
+class FinishesTest extends WithDesigner {
   private static final String SPECIMEN = "Specimen on a desktop";
   private static final Path LOGO = Path.of("../server/src/main/resources/demo/quillon-logo.svg");
   private static final Path FONT =
       Path.of("/usr/share/fonts/truetype/liberation/LiberationSansNarrow-Bold.ttf");
-  private static Application application;
-  private static Designer designer;
-
-  @BeforeAll
-  static void open() throws IOException {
-    application = Application.start();
-    designer = new Designer(application.address());
-    designer.signIn();
-  }
-
-  @AfterAll
-  static void close() {
-    designer.close();
-    application.close();
-  }
 
   private static Locator button(String frame) {
     return designer.frame(frame).locator("a.button").first();

@@ -10,32 +10,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The screens themselves: accessibility, the keyboard, two tabs, wrong files, reload. */
-class InterfaceTest {
+class InterfaceTest extends WithDesigner {
   private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
-  private static final String DESKTOP = "Desktop, 1280 px wide";
-  private static final String FERRIES_PAGE = "/sites/saltmarsh-ferries/pages/sf-home";
-  private static Application application;
-  private static Designer designer;
-
-  @BeforeAll
-  static void open() throws IOException {
-    application = Application.start();
-    designer = new Designer(application.address());
-    designer.signIn();
-  }
-
-  @AfterAll
-  static void close() {
-    designer.close();
-    application.close();
-  }
 
   /**
    * axe-core, rules of WCAG 2.2 A and AA; clients' pages in the frames, and samples of their

@@ -57,7 +57,9 @@ class LayoutArithmeticTest {
     if (isDrawn != (computed != null)) {
       return Optional.of(node.id() + " is drawn: " + isDrawn);
     }
-    if (computed == null || node.kind() == Kind.PAGE || near(drawn.box(node.id()), computed)) {
+    if (computed == null
+        || node.kind() == Kind.PAGE
+        || drawn.box(node.id()).isNear(computed, WITHIN)) {
       return Optional.empty();
     }
     String around = page.parentOf(node.id()).map(n -> n.kind() + " " + n.styles()).orElse("");
@@ -65,13 +67,6 @@ class LayoutArithmeticTest {
         String.format(
             "%s %s %s in %s%n  drawn %s%n  computed %s",
             node.kind(), node.id(), node.styles(), around, drawn.box(node.id()), computed));
-  }
-
-  private static boolean near(Box a, Box b) {
-    return Math.abs(a.x() - b.x()) <= WITHIN
-        && Math.abs(a.y() - b.y()) <= WITHIN
-        && Math.abs(a.width() - b.width()) <= WITHIN
-        && Math.abs(a.height() - b.height()) <= WITHIN;
   }
 
   /** Draws a page at a device and holds every box against the browser's. */

@@ -7,8 +7,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -16,27 +14,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 
 /** The main job from end to end, one step after the other, as a designer does it. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class MainJobTest {
-  private static final String DESKTOP = "Desktop, 1280 px wide";
-  private static final String TABLET = "Tablet, 834 px wide";
-  private static final String PHONE = "Phone, 390 px wide";
-  private static final String MUSEUM_PAGE = "/sites/oakum-rope-museum/pages/om-home";
-  private static final String FERRIES_PAGE = "/sites/saltmarsh-ferries/pages/sf-home";
-  private static Application application;
-  private static Designer designer;
-
-  @BeforeAll
-  static void open() throws IOException {
-    application = Application.start();
-    designer = new Designer(application.address());
-    designer.signIn();
-  }
-
-  @AfterAll
-  static void close() {
-    designer.close();
-    application.close();
-  }
+class MainJobTest extends WithDesigner {
 
   @Test
   @Order(1)

@@ -9,10 +9,8 @@ import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.WaitForSelectorState;
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -20,11 +18,7 @@ import org.junit.jupiter.api.Test;
  * What an edit draws before the server answers is what the server then draws, in all three frames;
  * the server's own drawing is the reference.
  */
-class SeenAtOnceTest {
-  private static final String DESKTOP = "Desktop, 1280 px wide";
-  private static final List<String> FRAMES =
-      List.of(DESKTOP, "Tablet, 834 px wide", "Phone, 390 px wide");
-  private static final String FERRIES_PAGE = "/sites/saltmarsh-ferries/pages/sf-home";
+class SeenAtOnceTest extends WithDesigner {
 
   /** A frame without the ids of nodes, and without what is set while it is far from sight. */
   private static final String PLAIN =
@@ -39,22 +33,11 @@ class SeenAtOnceTest {
       }
       """;
 
-  private static Application application;
-  private static Designer designer;
   private static final List<Route> ASKED = new ArrayList<>();
 
   @BeforeAll
-  static void open() throws IOException {
-    application = Application.start();
-    designer = new Designer(application.address());
-    designer.signIn();
+  static void holdWhatIsAsked() {
     designer.page().route("**/edits*", ASKED::add);
-  }
-
-  @AfterAll
-  static void close() {
-    designer.close();
-    application.close();
   }
 
   private static void press(String key) {
@@ -88,7 +71,7 @@ class SeenAtOnceTest {
     return ASKED.remove(0);
   }
 
-  private static void open(String path) {
+  private static void show(String path) {
     designer.go(path);
     for (String device : List.of("desktop", "tablet", "phone")) {
       designer.page().locator("[data-surface=" + device + "] rect").first().waitFor();
@@ -139,7 +122,7 @@ class SeenAtOnceTest {
               "Row of 3",
               "Row 8, then 3 offset 1",
               "Row 56 % and 33 %")) {
-        open(FERRIES_PAGE + "?node=" + where);
+        show(FERRIES_PAGE + "?node=" + where);
         add(name).click();
         isSeenAtOnce("add " + (name.startsWith("Row") ? "row" : name.toLowerCase()));
       }
@@ -148,7 +131,7 @@ class SeenAtOnceTest {
 
   @Test
   void somethingNewInAnotherSchemeOfAPiece() {
-    open("/library/quote-band?site=saltmarsh-ferries");
+    show("/library/quote-band?site=saltmarsh-ferries");
     designer.takeInHand("Who said it");
     add("Label").click();
     isSeenAtOnce("add label");
@@ -156,7 +139,7 @@ class SeenAtOnceTest {
 
   @Test
   void somethingBesideAnother() {
-    open(FERRIES_PAGE + "?node=sf-words-t");
+    show(FERRIES_PAGE + "?node=sf-words-t");
     add("Picture");
     designer.page().keyboard().type("picture");
     press("Tab");
@@ -166,7 +149,7 @@ class SeenAtOnceTest {
 
   @Test
   void somethingCarriedBesideAnother() {
-    open(FERRIES_PAGE + "?node=sf-words-t");
+    show(FERRIES_PAGE + "?node=sf-words-t");
     Locator words = designer.frame(DESKTOP).locator("[data-node=sf-words-t]");
     words.scrollIntoViewIfNeeded();
     BoundingBox from = words.boundingBox();
@@ -183,20 +166,20 @@ class SeenAtOnceTest {
 
   @Test
   void copiesRemovalsAndSteps() {
-    open(FERRIES_PAGE + "?node=sf-route-t2");
+    show(FERRIES_PAGE + "?node=sf-route-t2");
     press("Control+d");
     isSeenAtOnce("duplicate 50 minutes. A lighthouse with 142 steps…");
-    open(FERRIES_PAGE + "?node=sf-words");
+    show(FERRIES_PAGE + "?node=sf-words");
     press("Alt+ArrowUp");
     isSeenAtOnce("move Words of travellers");
-    open(FERRIES_PAGE + "?node=sf-words");
+    show(FERRIES_PAGE + "?node=sf-words");
     press("Delete");
     isSeenAtOnce("remove Words of travellers");
   }
 
   @Test
   void whatIsNotKeptIsPutBack() {
-    open(FERRIES_PAGE);
+    show(FERRIES_PAGE);
     designer.takeSection("Opening band");
     String before = (String) main().evaluate("e => e.innerHTML");
     press("Alt+ArrowDown");
@@ -206,7 +189,7 @@ class SeenAtOnceTest {
     assertThat((String) main().evaluate("e => e.innerHTML")).isEqualTo(before);
     assertThat(designer.page().getByText("Not saved").first()).isVisible();
 
-    open(FERRIES_PAGE + "?node=sf-words");
+    show(FERRIES_PAGE + "?node=sf-words");
     Locator words = designer.frame(DESKTOP).locator("[data-node=sf-words]");
     add("Button").click();
     assertThat(words.locator("a")).hasCount(1);

@@ -8,10 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.io.IOException;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -21,26 +18,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Pages built by hand from nothing, as a designer does it: by mouse, and once by keys alone. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 @ExtendWith(StepByStep.class)
-class StructureTest {
-  private static final String DESKTOP = "Desktop, 1280 px wide";
-  private static final String TABLET = "Tablet, 834 px wide";
-  private static final String PHONE = "Phone, 390 px wide";
-  private static final String[] FRAMES = {DESKTOP, TABLET, PHONE};
-  private static Application application;
-  private static Designer designer;
-
-  @BeforeAll
-  static void open() throws IOException {
-    application = Application.start();
-    designer = new Designer(application.address());
-    designer.signIn();
-  }
-
-  @AfterAll
-  static void close() {
-    designer.close();
-    application.close();
-  }
+class StructureTest extends WithDesigner {
 
   private static Page page() {
     return designer.page();

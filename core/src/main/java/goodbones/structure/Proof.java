@@ -127,13 +127,7 @@ public final class Proof {
   private static boolean sameBox(Node node, Map<NodeId, Box> boxes, Map<NodeId, Box> moved) {
     Box was = boxes.get(node.id());
     Box is = moved.get(node.id());
-    if (was == null || is == null) {
-      return was == is;
-    }
-    return Math.abs(was.x() - is.x()) < WITHIN
-        && Math.abs(was.y() - is.y()) < WITHIN
-        && Math.abs(was.width() - is.width()) < WITHIN
-        && Math.abs(was.height() - is.height()) < WITHIN;
+    return was == null || is == null ? was == is : was.isNear(is, WITHIN);
   }
 
   private static boolean sameType(Node was, Node is, Cascade then, Cascade now, Screen screen) {

@@ -13,6 +13,7 @@ import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.style.Finishes;
 import goodbones.style.SiteFinishes;
+import goodbones.testing.Sizes;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -30,28 +31,7 @@ class ArithmeticTest {
   private static final Screen PHONE = new Screen(Device.PHONE, 400, 800);
 
   /** Every word is 100 px wide and 20 px high, whatever its room. */
-  private static final Measured WORDS =
-      new Measured() {
-        @Override
-        public double height(Node element, double width) {
-          return 20;
-        }
-
-        @Override
-        public double width(Node element) {
-          return 100;
-        }
-
-        @Override
-        public double narrowest(Node element) {
-          return 30;
-        }
-
-        @Override
-        public double ratio(Node picture) {
-          return 2;
-        }
-      };
+  private static final Measured WORDS = new Sizes(20, 100, 30, 2);
 
   private static Map<NodeId, Box> boxes(Screen screen, Node... onPage) {
     Node page = node("page", Kind.PAGE, onPage);

@@ -26,6 +26,7 @@ import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import goodbones.survey.Fit;
 import goodbones.testing.HouseFinishes;
+import goodbones.testing.Sizes;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -158,28 +159,7 @@ class HandsTest {
   }
 
   /** Words of one line each. */
-  private static final Measured LINES =
-      new Measured() {
-        @Override
-        public double height(Node element, double width) {
-          return 30;
-        }
-
-        @Override
-        public double width(Node element) {
-          return 100;
-        }
-
-        @Override
-        public double narrowest(Node element) {
-          return 10;
-        }
-
-        @Override
-        public double ratio(Node picture) {
-          return 1.5;
-        }
-      };
+  private static final Measured LINES = new Sizes(30, 100, 10, 1.5);
 
   @Test
   void theFitReportFindsWhatDoesNotFitAndItsMendsMendIt() {

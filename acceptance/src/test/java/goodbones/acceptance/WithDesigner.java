@@ -1,0 +1,31 @@
+package goodbones.acceptance;
+
+import java.io.IOException;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+
+/** The application with fresh demo data, and a designer who has signed in; one of each a class. */
+abstract class WithDesigner {
+  static final String DESKTOP = "Desktop, 1280 px wide";
+  static final String TABLET = "Tablet, 834 px wide";
+  static final String PHONE = "Phone, 390 px wide";
+  static final List<String> FRAMES = List.of(DESKTOP, TABLET, PHONE);
+  static final String FERRIES_PAGE = "/sites/saltmarsh-ferries/pages/sf-home";
+  static final String MUSEUM_PAGE = "/sites/oakum-rope-museum/pages/om-home";
+  static Application application;
+  static Designer designer;
+
+  @BeforeAll
+  static void open() throws IOException {
+    application = Application.start();
+    designer = new Designer(application.address());
+    designer.signIn();
+  }
+
+  @AfterAll
+  static void close() {
+    designer.close();
+    application.close();
+  }
+}
