@@ -363,7 +363,7 @@ function Fold({ canvas, drawing, screen }: FoldProps) {
       className="text-soft"
       title={`${heights.join(' + ')} = ${String(total)} px; one screen is ${String(screen)} px high`}
     >
-      {exact ? '1 screen' : `${screens.toFixed(1)} screens`}
+      {exact ? '1 screen' : `${screens.toFixed(screens < 10 ? 1 : 0)} screens`}
     </span>
   );
 }

@@ -54,6 +54,7 @@ export type Source = {
   edit: (edit: EditRequest) => Promise<WorkbenchAnswer>;
   undo: (turn: Turn) => Promise<WorkbenchAnswer>;
   redo: (turn: Turn) => Promise<WorkbenchAnswer>;
+  /** Leaving is told even while the tab closes. */
   here: (here: Here) => Promise<Pulse>;
   fit: (asked: FitAsked) => Promise<FitView[]>;
   clip: (nodes: readonly string[]) => Promise<ClipView>;
@@ -73,7 +74,8 @@ export function pageSource(id: string): Source {
     edit: (body) => answer(api.POST('/api/pages/{id}/edits', { params: { path }, body })),
     undo: (body) => answer(api.POST('/api/pages/{id}/undo', { params: { path }, body })),
     redo: (body) => answer(api.POST('/api/pages/{id}/redo', { params: { path }, body })),
-    here: (body) => answer(api.POST('/api/pages/{id}/here', { params: { path }, body })),
+    here: (body) =>
+      answer(api.POST('/api/pages/{id}/here', { params: { path }, body, keepalive: body.leaving })),
     fit: (body) => answer(api.POST('/api/pages/{id}/fit', { params: { path }, body })),
     clip: (nodes) =>
       answer(api.GET('/api/pages/{id}/clip', { params: { path, query: { node: [...nodes] } } })),
@@ -95,7 +97,14 @@ export function pieceSource(id: string, site: string): Source {
     edit: (body) => answer(api.POST('/api/pieces/{id}/edits', { params: { path, query }, body })),
     undo: (body) => answer(api.POST('/api/pieces/{id}/undo', { params: { path, query }, body })),
     redo: (body) => answer(api.POST('/api/pieces/{id}/redo', { params: { path, query }, body })),
-    here: (body) => answer(api.POST('/api/pieces/{id}/here', { params: { path, query }, body })),
+    here: (body) =>
+      answer(
+        api.POST('/api/pieces/{id}/here', {
+          params: { path, query },
+          body,
+          keepalive: body.leaving,
+        }),
+      ),
     fit: (body) => answer(api.POST('/api/pieces/{id}/fit', { params: { path, query }, body })),
     clip: (nodes) =>
       answer(

@@ -29,11 +29,15 @@ export function usePresence(source: Source, node: string, onVersion: (version: n
       clearInterval(timer);
     };
   }, [source, node, onVersion]);
-  useEffect(
-    () => () => {
+  useEffect(() => {
+    const leave = () => {
       void source.here({ tab, node: '', leaving: true }).catch(() => undefined);
-    },
-    [source],
-  );
+    };
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [source]);
   return others;
 }

@@ -173,5 +173,7 @@ class InterfaceTest extends WithDesigner {
     assertThat(designer.frame(DESKTOP).locator("h3").nth(1)).hasCSS("font-size", "22px");
     designer.page().reload();
     assertThat(designer.field("Text size")).hasValue("19px");
+    designer.page().waitForTimeout(1500);
+    assertThat(designer.page().getByText("Also open")).hasCount(0);
   }
 }

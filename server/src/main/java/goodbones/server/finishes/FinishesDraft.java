@@ -2,15 +2,19 @@ package goodbones.server.finishes;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Version;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** The one draft of the house's finishes. */
 @Entity
 class FinishesDraft {
   static final int ONLY = 1;
   @Id private int id = ONLY;
-  @Lob private String document = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String document = "";
+
   private long edits;
   @Version private long version;
 

@@ -2,14 +2,18 @@ package goodbones.server.finishes;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import java.time.Instant;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** A revision of the house's finishes. */
 @Entity
 class HouseFinishes {
   @Id private int revision;
-  @Lob private String document = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String document = "";
+
   private String note = "";
   private Instant released = Instant.EPOCH;
 

@@ -3,8 +3,9 @@ package goodbones.server.finishes;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Lob;
 import java.io.Serializable;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** A named style of a site's own. */
 @Entity
@@ -14,7 +15,9 @@ class SiteStyle {
   record Key(String siteId, String styleId) implements Serializable {}
 
   @EmbeddedId private Key id = new Key("", "");
-  @Lob private String document = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String document = "";
 
   protected SiteStyle() {}
 

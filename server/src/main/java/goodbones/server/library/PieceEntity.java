@@ -4,10 +4,11 @@ import goodbones.document.Node;
 import goodbones.server.documents.DocumentJson;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 @Entity
@@ -17,7 +18,10 @@ class PieceEntity {
   private String name = "";
   private String purpose = "";
   private int currentRevision;
-  @Lob private @Nullable String draft;
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private @Nullable String draft;
+
   @Version private long version;
 
   protected PieceEntity() {}

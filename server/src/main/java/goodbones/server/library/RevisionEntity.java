@@ -6,10 +6,11 @@ import goodbones.server.documents.DocumentJson;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.time.Instant;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 @Entity
 @Table(name = "revision")
@@ -23,7 +24,9 @@ class RevisionEntity {
   private int finishes;
   private Instant released = Instant.EPOCH;
   private boolean withdrawn;
-  @Lob private String document = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String document = "";
 
   protected RevisionEntity() {}
 

@@ -3,8 +3,9 @@ package goodbones.server.looks;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Lob;
 import java.io.Serializable;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** Where the boxes of a page stood in a browser. */
 @Entity
@@ -15,7 +16,9 @@ class MeasuredPage {
 
   @EmbeddedId private Key id = new Key("", "");
   private String stamp = "";
-  @Lob private String boxes = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String boxes = "";
 
   protected MeasuredPage() {}
 

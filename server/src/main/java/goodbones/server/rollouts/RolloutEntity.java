@@ -6,10 +6,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 @Entity
@@ -24,7 +25,10 @@ class RolloutEntity {
   private Instant applied = Instant.EPOCH;
   private String appliedBy = "";
   private @Nullable Instant takenBack;
-  @Lob private String stood = "";
+
+  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  private String stood = "";
+
   @Version private long version;
 
   protected RolloutEntity() {}
