@@ -97,7 +97,8 @@ public final class Landing {
           at < row.children().size() ? Optional.of(row.children().get(at).id()) : Optional.empty();
       return into(row.id(), before, load);
     }
-    if (!Catalogue.mayHold(parent.kind(), Kind.ROW)) {
+    if (!Catalogue.mayHold(parent.kind(), Kind.ROW)
+        || !Catalogue.mayHold(Kind.COLUMN, target.kind())) {
       throw Refused.at(
           target, "Nothing can stand beside a " + target.kind().word() + "; put it above or below");
     }

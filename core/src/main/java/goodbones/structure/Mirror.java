@@ -148,7 +148,6 @@ public final class Mirror {
 
   private static Columns mirrored(
       Node row, Columns columns, Columns.Grid grid, List<Integer> order) {
-    int count = row.children().size();
     if (columns instanceof Columns.Percent percent) {
       int size = percent.shares().size();
       List<Double> shares = new ArrayList<>();

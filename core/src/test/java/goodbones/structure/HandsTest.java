@@ -1,5 +1,7 @@
 package goodbones.structure;
 
+import static goodbones.testing.Benches.after;
+import static goodbones.testing.Benches.bench;
 import static goodbones.testing.Built.node;
 import static goodbones.testing.Built.setting;
 import static goodbones.testing.Built.styled;
@@ -8,7 +10,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import goodbones.document.Device;
 import goodbones.document.Edit;
-import goodbones.document.Editor;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
@@ -35,11 +36,6 @@ import org.junit.jupiter.api.Test;
 /** Single things that hands do, with what a designer would expect of them. */
 class HandsTest {
   private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
-  private int next;
-
-  private Bench bench(Node page) {
-    return new Bench(page, Shown.of(page), FINISHES, () -> NodeId.of("new" + next++));
-  }
 
   private static Node row(String columns, int count) {
     Node[] list = new Node[count];
@@ -51,10 +47,6 @@ class HandsTest {
 
   private static Node page(Node... children) {
     return node("page", Kind.PAGE, node("section", Kind.SECTION, children));
-  }
-
-  private static Node after(Node page, Edit edit) {
-    return Editor.apply(page, edit).root();
   }
 
   private static String columns(Node page) {
@@ -138,7 +130,7 @@ class HandsTest {
                 new FieldValue.Words(
                     "Seeds", List.of(new Mark(Mark.Type.COLOUR, 0, 5, "{color.accent}"))));
     Node page = page(text);
-    Bench from = new Bench(page, Shown.of(page), here, () -> NodeId.of("x" + next++));
+    Bench from = new Bench(page, Shown.of(page), here, bench(page).ids());
     Clip clip = Clip.of(from, List.of(text.id()));
     Node there = clip.at(bench(node("other", Kind.PAGE)), piece -> true).get(0);
     assertThat(there.id()).isNotEqualTo(text.id());

@@ -1,5 +1,7 @@
 package goodbones.structure;
 
+import static goodbones.testing.Benches.after;
+import static goodbones.testing.Benches.bench;
 import static goodbones.testing.Built.find;
 import static goodbones.testing.Built.node;
 import static goodbones.testing.Built.setting;
@@ -9,7 +11,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import goodbones.document.Edit;
-import goodbones.document.Editor;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -17,36 +18,20 @@ import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
-import goodbones.library.Shown;
-import goodbones.style.SiteFinishes;
-import goodbones.testing.HouseFinishes;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Settings that change their level, and that nothing looks different where it is said so. */
 class SettingsTest {
-  private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
   private static final NodeId BOX = NodeId.of("box");
 
   private static Settings settings(Node page) {
-    return new Settings(
-        new Bench(
-            page,
-            Shown.of(page),
-            FINISHES,
-            () -> {
-              throw new IllegalStateException("nothing new is made here");
-            }));
+    return new Settings(bench(page));
   }
 
   private static Node page(Node... inBox) {
     return node("page", Kind.PAGE, node("section", Kind.SECTION, node("box", Kind.BOX, inBox)));
-  }
-
-  private static Node after(Node page, Edit edit) {
-    return Editor.apply(page, edit).root();
   }
 
   private static List<StyleProperty> gatherable(Node page) {
