@@ -72,6 +72,14 @@ class StructureTest extends WithDesigner {
     designer.awaitSaved();
   }
 
+  private static Locator heading(String frame, String words) {
+    return designer
+        .frame(frame)
+        .locator("h2")
+        .filter(new Locator.FilterOptions().setHasText(words))
+        .first();
+  }
+
   private static BoundingBox box(String frame, String selector, int index) {
     Locator found = designer.frame(frame).locator(selector).nth(index);
     found.waitFor();
@@ -251,13 +259,7 @@ class StructureTest extends WithDesigner {
     designer.awaitSaved();
     for (String heading : headings) {
       for (String frame : FRAMES) {
-        assertThat(
-                designer
-                    .frame(frame)
-                    .locator("h2")
-                    .filter(new Locator.FilterOptions().setHasText(heading))
-                    .first())
-            .hasCSS("text-align", "center");
+        assertThat(heading(frame, heading)).hasCSS("text-align", "center");
       }
     }
     press("Escape");
@@ -431,13 +433,7 @@ class StructureTest extends WithDesigner {
     inHand("3 in hand");
     setByKeys("Text alignment", "center");
     for (String heading : headings) {
-      assertThat(
-              designer
-                  .frame(PHONE)
-                  .locator("h2")
-                  .filter(new Locator.FilterOptions().setHasText(heading))
-                  .first())
-          .hasCSS("text-align", "center");
+      assertThat(heading(PHONE, heading)).hasCSS("text-align", "center");
     }
     assertThat(box(TABLET, ".row", 1).height).isGreaterThan(box(DESKTOP, ".row", 1).height);
     Locator undo =

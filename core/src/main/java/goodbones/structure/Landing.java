@@ -77,6 +77,37 @@ public final class Landing {
   }
 
   /**
+   * Puts a load as near to something as it can stand: into it, else right after it, else after what
+   * is around it.
+   *
+   * @param before the child before which it goes if it goes into it; empty for the end
+   * @throws Refused if it can stand nowhere around it
+   */
+  public Edit near(NodeId id, Optional<NodeId> before, Load load) {
+    Node at = bench.need(id);
+    Optional<NodeId> next = before;
+    while (true) {
+      Optional<Node> parent = bench.parent(at);
+      try {
+        if (at.kind().holdsOthers()) {
+          return into(at.id(), next, load);
+        }
+      } catch (Refused notHere) {
+        if (parent.isEmpty()) {
+          throw notHere;
+        }
+      }
+      Node around = parent.orElseThrow();
+      int after = around.indexOf(at.id()) + 1;
+      next =
+          after < around.children().size()
+              ? Optional.of(around.children().get(after).id())
+              : Optional.empty();
+      at = around;
+    }
+  }
+
+  /**
    * Puts a load beside something: into a column of its own in the same row, or in a new row with
    * it.
    *

@@ -99,6 +99,23 @@ class LandingTest {
     assertThat(shape(page)).isEqualTo("page(section(new0(c0(a b) c1(c)) h) x)");
   }
 
+  private void near(String target, Load load) {
+    page = after(page, new Landing(bench(page)).near(NodeId.of(target), Optional.empty(), load));
+  }
+
+  @Test
+  void asNearAsItCanStandIsInAThingAfterItOrAfterWhatIsAroundIt() {
+    near("c1", brought(Kind.TEXT));
+    assertThat(shape(page)).isEqualTo("page(section(h row(c0(a b) c1(c fresh))) x)");
+    near("a", new Brought(List.of(node("next", Kind.TEXT))));
+    assertThat(shape(page)).isEqualTo("page(section(h row(c0(a next b) c1(c fresh))) x)");
+    near("c", new Brought(List.of(node("band", Kind.SECTION))));
+    assertThat(shape(page)).isEqualTo("page(section(h row(c0(a next b) c1(c fresh))) band x)");
+    assertThatThrownBy(() -> near("a", new Brought(List.of(node("p", Kind.PAGE)))))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("cannot stand");
+  }
+
   @Test
   void twoThingsSideBySideGetARow() {
     beside("h", false, carried("x"));

@@ -190,7 +190,9 @@ final class Hands {
     if (nodes.isEmpty()) {
       throw Refused.at(node, "Nothing of what was copied can stand here; it may be another site’s");
     }
-    return new Read(put(node, before(request), nodes, landing), "paste " + Wording.titles(nodes));
+    return new Read(
+        landing.near(node.id(), before(request), new Landing.Brought(nodes)),
+        "paste " + Wording.titles(nodes));
   }
 
   private Read pasteHtml(EditRequest request, Node node, Landing landing) {
@@ -198,33 +200,9 @@ final class Hands {
     if (nodes.isEmpty()) {
       throw Refused.at(node, "There are no words in what was copied");
     }
-    return new Read(put(node, before(request), nodes, landing), "paste " + Wording.titles(nodes));
-  }
-
-  /** What cannot stand in the thing in hand goes after it, or after what is around it. */
-  private Edit put(Node node, Optional<NodeId> before, List<Node> nodes, Landing landing) {
-    Landing.Brought brought = new Landing.Brought(nodes);
-    Node at = node;
-    Optional<NodeId> sibling = before;
-    while (true) {
-      try {
-        Edit edit = landing.into(at.id(), sibling, brought);
-        if (at.kind().holdsOthers()) {
-          return edit;
-        }
-      } catch (Refused notHere) {
-        if (bench.shown().root().parentOf(at.id()).isEmpty()) {
-          throw notHere;
-        }
-      }
-      Node child = at;
-      at = bench.shown().root().parentOf(child.id()).orElseThrow();
-      int next = at.indexOf(child.id()) + 1;
-      sibling =
-          next < at.children().size()
-              ? Optional.of(at.children().get(next).id())
-              : Optional.empty();
-    }
+    return new Read(
+        landing.near(node.id(), before(request), new Landing.Brought(nodes)),
+        "paste " + Wording.titles(nodes));
   }
 
   private Read gather(EditRequest request, Node node) {
