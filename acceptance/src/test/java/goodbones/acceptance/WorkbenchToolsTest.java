@@ -1,0 +1,187 @@
+package goodbones.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.MouseButton;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What lies around the frames: strips, levels, jumping, true size, a reference, the clipboard. */
+class WorkbenchToolsTest extends WithDesigner {
+  private static final String WORDS = FERRIES_PAGE + "?node=sf-words-t";
+  private static final Path PICTURE =
+      Path.of("../server/src/main/resources/demo/harbour-morning.svg");
+
+  @BeforeEach
+  void aPageOnTheWorkbench() {
+    show(WORDS);
+  }
+
+  private static void show(String path) {
+    designer.go(path);
+    designer.page().locator("[data-surface=phone] rect").first().waitFor();
+  }
+
+  private static Page page() {
+    return designer.page();
+  }
+
+  private static void press(String key) {
+    page().keyboard().press(key);
+  }
+
+  private static void undo() {
+    designer.awaitSaved();
+    press("Control+z");
+    designer.awaitSaved();
+  }
+
+  private static Locator strip(String title) {
+    return page().locator("button[title='" + title + "']");
+  }
+
+  @SuppressWarnings("unchecked")
+  private static List<String> order() {
+    return (List<String>)
+        page().locator("[data-strip]").evaluateAll("strips => strips.map(strip => strip.title)");
+  }
+
+  private static Locator option(String name) {
+    return page()
+        .getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.OPTION)
+        .filter(new Locator.FilterOptions().setHasText(name))
+        .first();
+  }
+
+  @Test
+  void stripsAreReorderedByDraggingAndSomethingIsInsertedBetween() {
+    List<String> before = order();
+    BoundingBox last = strip("Words of travellers").boundingBox();
+    BoundingBox routes = strip("Three routes").boundingBox();
+    page().mouse().move(last.x + 100, last.y + 8);
+    page().mouse().down();
+    page().mouse().move(last.x + 100, last.y);
+    page().mouse().move(routes.x + 100, routes.y + 4);
+    page().mouse().move(routes.x + 101, routes.y + 4);
+    page().mouse().up();
+    page().waitForCondition(() -> order().indexOf("Words of travellers") == 1);
+    assertThat(order()).containsExactlyInAnyOrderElementsOf(before);
+    undo();
+    page().waitForCondition(() -> order().equals(before));
+    designer.button("Insert before Hours band").focus();
+    press("Enter");
+    option("Section").click();
+    page().waitForCondition(() -> order().size() == before.size() + 1);
+    assertThat(order().get(2)).isEqualTo("Section");
+    undo();
+  }
+
+  @Test
+  void aThingIsRenamedAndHiddenAtOneWidth() {
+    press("F2");
+    designer.field("Name of the text").fill("Who said it");
+    press("Enter");
+    assertThat(designer.region("Outline")).containsText("Who said it");
+    press("3");
+    assertThat(designer.region("Phone frame")).containsText("edits go to phone alone");
+    press("h");
+    assertThat(designer.frame(PHONE).locator("[data-node=sf-words-t]")).isHidden();
+    assertThat(designer.frame(DESKTOP).locator("[data-node=sf-words-t]")).isVisible();
+    designer.awaitSaved();
+    press("p");
+    Locator preview = designer.region("True size");
+    Locator shown = designer.frame("Phone at true size").locator("[data-node=sf-words-t]");
+    assertThat(shown).isHidden();
+    preview.getByLabel(Pattern.compile("show what is hidden here")).check();
+    assertThat(shown).isVisible();
+    preview.getByLabel("this section alone").check();
+    assertThat(designer.frame("Phone at true size").locator("main > *")).hasCount(1);
+    preview.getByRole(AriaRole.BUTTON).filter(text("Tablet")).click();
+    assertThat(designer.viewportWidth("Tablet at true size")).isEqualTo(834);
+    preview.getByLabel("Close").click();
+    assertThat(preview).hasCount(0);
+    undo();
+    undo();
+  }
+
+  private static Locator.FilterOptions text(String text) {
+    return new Locator.FilterOptions().setHasText(text);
+  }
+
+  @Test
+  void whereThingsLieOnTopOfEachOtherTheLevelIsChosenByName() {
+    BoundingBox words = designer.frame(DESKTOP).locator("[data-node=sf-route-t2]").boundingBox();
+    page()
+        .mouse()
+        .click(
+            words.x + 8,
+            words.y + 4,
+            new com.microsoft.playwright.Mouse.ClickOptions().setButton(MouseButton.RIGHT));
+    Locator levels = designer.region("Which level");
+    assertThat(levels.getByRole(AriaRole.MENUITEM).first()).containsText("50 minutes");
+    levels.getByRole(AriaRole.MENUITEM).filter(text("Row")).click();
+    assertThat(page()).hasURL(Pattern.compile(".*node=sf-routes-row.*"));
+    press("ArrowRight");
+    assertThat(page()).hasURL(Pattern.compile(".*node=sf-route-1.*"));
+    press("ArrowDown");
+    assertThat(page()).hasURL(Pattern.compile(".*node=sf-route-2.*"));
+  }
+
+  @Test
+  void anythingIsJumpedToByItsNameAndTheKeysAreListed() {
+    press("Control+k");
+    designer.field("Name of a page, piece, token or command").fill("timetable");
+    option("Timetable").waitFor();
+    press("Enter");
+    assertThat(page()).hasURL(Pattern.compile(".*/pages/sf-timetable.*"));
+    page().locator("[data-surface=phone] rect").first().waitFor();
+    press("?");
+    assertThat(page().getByRole(AriaRole.DIALOG)).containsText("side by side in a row");
+    press("Escape");
+    assertThat(page().getByRole(AriaRole.DIALOG)).hasCount(0);
+  }
+
+  @Test
+  void aPictureOfTheDesignIsAlignedOverThePageAndLaidBesideIt() {
+    page().getByText("Reference", new Page.GetByTextOptions().setExact(true)).click();
+    page().locator("input[type=file]").setInputFiles(PICTURE);
+    Locator layer = page().getByTestId("reference").locator("img");
+    assertThat(layer).hasCSS("opacity", "0.5");
+    designer.button("Align by dragging").click();
+    BoundingBox place = page().getByTestId("reference").boundingBox();
+    page().mouse().move(place.x + 60, place.y + 300);
+    page().mouse().down();
+    page().mouse().move(place.x + 102, place.y + 342);
+    page().mouse().up();
+    assertThat(layer).hasAttribute("style", Pattern.compile("translate\\((9|10)\\d"));
+    page().getByText("Reference", new Page.GetByTextOptions().setExact(true)).click();
+    page().getByLabel("beside it").check();
+    assertThat(layer).hasCount(0);
+    assertThat(page().locator("img[alt=Reference]")).isVisible();
+    page().getByLabel("hidden", new Page.GetByLabelOptions().setExact(true)).check();
+    assertThat(designer.frame(PHONE).locator("main")).isVisible();
+  }
+
+  @Test
+  void thingsAreCopiedToAnotherSite() {
+    show(FERRIES_PAGE + "?node=sf-words");
+    press("Control+c");
+    page().waitForFunction("() => localStorage.getItem('application/x-good-bones+json')");
+    show(MUSEUM_PAGE);
+    int before = order().size();
+    designer.button("Paste").click();
+    page().waitForCondition(() -> order().size() == before + 1);
+    assertThat(designer.frame(DESKTOP).locator("main")).containsText("The best half hour");
+    undo();
+    page().waitForCondition(() -> order().size() == before);
+  }
+}
