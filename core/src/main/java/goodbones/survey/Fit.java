@@ -21,6 +21,7 @@ import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -28,7 +29,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
+import java.util.function.ToLongFunction;
+import java.util.stream.IntStream;
 
 /** What does not fit where it was put down: heights, padding, text sizes and pictures' ratios. */
 public final class Fit {
@@ -67,12 +71,17 @@ public final class Fit {
   private final Map<Device, Map<NodeId, Box>> boxes = new HashMap<>();
   private final Map<Device, Screen> screens;
   private final Measured measured;
+
+  /** All that was put down, with what is in it. */
+  private final Set<NodeId> put = new HashSet<>();
+
   private final List<Finding> findings = new ArrayList<>();
 
   private Fit(
       Node page,
       Cascade cascade,
       SiteFinishes finishes,
+      List<NodeId> put,
       Map<Device, Screen> screens,
       Function<Device, Measured> measured) {
     this.page = page;
@@ -80,6 +89,7 @@ public final class Fit {
     this.finishes = finishes;
     this.screens = screens;
     this.measured = measured.apply(Device.DESKTOP);
+    put.forEach(id -> page.find(id).ifPresent(root -> root.walk(node -> this.put.add(node.id()))));
     screens.forEach(
         (device, screen) ->
             boxes.put(device, Arithmetic.boxes(page, cascade, screen, measured.apply(device))));
@@ -100,17 +110,17 @@ public final class Fit {
       List<NodeId> put,
       Map<Device, Screen> screens,
       Function<Device, Measured> measured) {
-    Fit fit = new Fit(page, cascade, finishes, screens, measured);
+    Fit fit = new Fit(page, cascade, finishes, put, screens, measured);
     for (NodeId id : put) {
-      page.find(id).ifPresent(node -> fit.look(node, new HashSet<>(put)));
+      page.find(id).ifPresent(fit::look);
     }
     return List.copyOf(fit.findings);
   }
 
-  private void look(Node root, Set<NodeId> put) {
+  private void look(Node root) {
     height(root);
     if (root.kind() == Kind.SECTION) {
-      padding(root, put);
+      padding(root);
     }
     for (Node node : root.all()) {
       if (node.content().get("words") instanceof FieldValue.Words) {
@@ -165,46 +175,65 @@ public final class Fit {
     }
   }
 
-  /** Sections of a page mostly breathe alike; the neighbours' padding is the measure. */
-  private void padding(Node section, Set<NodeId> put) {
+  /** Sections of a page mostly breathe alike; the other sections' padding is the measure. */
+  private void padding(Node section) {
+    List<Node> sections = nearestFirst(page.children(), section, Kind.SECTION);
     for (StyleProperty side : List.of(StyleProperty.PADDING_TOP, StyleProperty.PADDING_BOTTOM)) {
       for (Device device : Device.values()) {
         String here = css(section, side, device);
-        Optional<Candidate> usual = usual(side, device, put);
-        boolean saidWider =
-            device != Device.DESKTOP && here.equals(css(section, side, Device.DESKTOP));
-        if (usual.isEmpty() || usual.get().css().equals(here) || saidWider) {
+        if (device != Device.DESKTOP && here.equals(css(section, side, Device.DESKTOP))) {
           continue;
         }
-        findings.add(
-            new Finding(
-                section.id(),
-                Check.PADDING,
-                device,
-                side.label() + " is " + here + "; its neighbours have " + usual.get().css(),
-                "Take the neighbours’ " + usual.get().css(),
-                List.of(
-                    new Setting(section.id(), StyleKey.of(side, device), usual.get().value()))));
+        Function<Node, Candidate> of = node -> cascade.won(node, side, device, State.NORMAL);
+        usual(
+                of.apply(section),
+                sections.stream().map(of).toList(),
+                (one, other) -> one.css().equals(other.css()))
+            .ifPresent(
+                other ->
+                    findings.add(
+                        new Finding(
+                            section.id(),
+                            Check.PADDING,
+                            device,
+                            side.label() + " is " + here + "; its neighbours have " + other.css(),
+                            "Take the neighbours’ " + other.css(),
+                            List.of(
+                                new Setting(
+                                    section.id(), StyleKey.of(side, device), other.value())))));
       }
     }
   }
 
-  /** What most of the other sections have, if more than half of them agree. */
-  private Optional<Candidate> usual(StyleProperty side, Device device, Set<NodeId> put) {
-    Map<String, List<Candidate>> counts = new TreeMap<>();
-    int others = 0;
-    for (Node section : page.children()) {
-      if (section.kind() == Kind.SECTION && !put.contains(section.id())) {
-        Candidate won = cascade.won(section, side, device, State.NORMAL);
-        counts.computeIfAbsent(won.css(), css -> new ArrayList<>()).add(won);
-        others++;
+  /**
+   * What is usual among others, if it is more usual than what is here; of what is equally usual the
+   * nearest.
+   *
+   * @param others the nearest first
+   */
+  private static <T> Optional<T> usual(T here, List<T> others, BiPredicate<T, T> alike) {
+    ToLongFunction<T> howMany =
+        one -> others.stream().filter(other -> alike.test(one, other)).count();
+    long most = howMany.applyAsLong(here);
+    Optional<T> usual = Optional.empty();
+    for (T other : others) {
+      if (howMany.applyAsLong(other) > most) {
+        most = howMany.applyAsLong(other);
+        usual = Optional.of(other);
       }
     }
-    int half = others / 2;
-    return counts.values().stream()
-        .filter(list -> list.size() > half)
-        .map(list -> list.get(0))
-        .findFirst();
+    return usual;
+  }
+
+  /** The others of a kind that were here before. */
+  private List<Node> nearestFirst(List<Node> nodes, Node here, Kind kind) {
+    int at = nodes.indexOf(here);
+    return IntStream.range(0, nodes.size())
+        .boxed()
+        .sorted(Comparator.comparingInt(other -> Math.abs(other - at)))
+        .map(nodes::get)
+        .filter(other -> other.kind() == kind && !put.contains(other.id()))
+        .toList();
   }
 
   private void textSize(Node node) {
@@ -243,49 +272,70 @@ public final class Fit {
     }
   }
 
-  /** Pictures that stand near each other mostly have one ratio. */
+  /** Pictures that stand in one thing mostly have one ratio. */
   private void ratio(Node root, Node picture) {
-    Optional<Double> here = ratioOf(picture);
-    Optional<Node> around = page.parentOf(root.id());
-    if (here.isEmpty() || around.isEmpty()) {
+    Optional<Shape> here = shapeOf(picture);
+    if (here.isEmpty()) {
       return;
     }
-    for (Node sibling : around.get().all()) {
-      boolean other = sibling.kind() == Kind.PICTURE && root.find(sibling.id()).isEmpty();
-      Optional<Double> there = other ? ratioOf(sibling) : Optional.empty();
-      if (there.isPresent() && Math.abs(there.get() - here.get()) > SAME_RATIO * here.get()) {
-        String css = written(sibling, there.get());
-        findings.add(
-            new Finding(
-                picture.id(),
-                Check.PICTURE_RATIO,
-                Device.DESKTOP,
-                "The picture has another ratio than the one near it",
-                "Crop it to " + css,
-                List.of(
-                    new Setting(
-                        picture.id(),
-                        StyleKey.of(StyleProperty.PICTURE_RATIO),
-                        Optional.of(StyleValue.literal(css))))));
-        return;
+    usual(here.get(), shapesAround(root, picture), Shape::isLike)
+        .ifPresent(
+            other -> {
+              String css = written(other);
+              findings.add(
+                  new Finding(
+                      picture.id(),
+                      Check.PICTURE_RATIO,
+                      Device.DESKTOP,
+                      "The picture has another ratio than those near it",
+                      "Crop it to " + css,
+                      List.of(
+                          new Setting(
+                              picture.id(),
+                              StyleKey.of(StyleProperty.PICTURE_RATIO),
+                              Optional.of(StyleValue.literal(css))))));
+            });
+  }
+
+  /** The other pictures of the narrowest thing around what was put down that has any. */
+  private List<Shape> shapesAround(Node root, Node picture) {
+    Optional<Node> around = page.parentOf(root.id());
+    while (around.isPresent()) {
+      List<Shape> shapes =
+          nearestFirst(around.get().all(), picture, Kind.PICTURE).stream()
+              .flatMap(other -> shapeOf(other).stream())
+              .toList();
+      if (!shapes.isEmpty()) {
+        return shapes;
       }
+      around = page.parentOf(around.get().id());
     }
+    return List.of();
   }
 
-  private String written(Node picture, double ratio) {
-    String css = css(picture, StyleProperty.PICTURE_RATIO, Device.DESKTOP);
-    return css.equals("auto") ? Math.round(ratio * 100) + " / 100" : css;
+  private String written(Shape shape) {
+    String css = css(shape.picture(), StyleProperty.PICTURE_RATIO, Device.DESKTOP);
+    return css.equals("auto") ? Math.round(shape.ratio() * 100) + " / 100" : css;
   }
 
-  private Optional<Double> ratioOf(Node picture) {
+  private Optional<Shape> shapeOf(Node picture) {
     String css = css(picture, StyleProperty.PICTURE_RATIO, Device.DESKTOP);
     if (!css.equals("auto")) {
       String[] parts = css.split("/");
       return Optional.of(
-          Double.parseDouble(parts[0].strip()) / Double.parseDouble(parts[1].strip()));
+          new Shape(
+              picture,
+              Double.parseDouble(parts[0].strip()) / Double.parseDouble(parts[1].strip())));
     }
     return picture.content().containsKey("picture")
-        ? Optional.of(measured.ratio(picture))
+        ? Optional.of(new Shape(picture, measured.ratio(picture)))
         : Optional.empty();
+  }
+
+  /** A picture and its width by its height. */
+  private record Shape(Node picture, double ratio) {
+    boolean isLike(Shape other) {
+      return Math.abs(other.ratio - ratio) <= SAME_RATIO * ratio;
+    }
   }
 }

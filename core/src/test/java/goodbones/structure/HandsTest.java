@@ -19,15 +19,11 @@ import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.document.Touched;
-import goodbones.layout.Measured;
-import goodbones.layout.Screen;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
-import goodbones.survey.Fit;
 import goodbones.testing.HouseFinishes;
-import goodbones.testing.Sizes;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -148,52 +144,5 @@ class HandsTest {
         .containsExactly(NodeId.of("c0"), NodeId.of("t0"));
     assertThat(Touched.by(new Edit.Insert(NodeId.of("c0"), 0, node("n", Kind.TEXT)), page))
         .isEmpty();
-  }
-
-  /** Words of one line each. */
-  private static final Measured LINES = new Sizes(30, 100, 10, 1.5);
-
-  @Test
-  void theFitReportFindsWhatDoesNotFitAndItsMendsMendIt() {
-    Node calm =
-        styled(styled(node("s1", Kind.SECTION), "padding-top", "64px"), "padding-bottom", "64px");
-    Node other =
-        styled(styled(node("s2", Kind.SECTION), "padding-top", "64px"), "padding-bottom", "64px");
-    Node loud =
-        styled(
-            node(
-                "loud",
-                Kind.SECTION,
-                styled(
-                    node("h", Kind.HEADING).withContent("words", new FieldValue.Words("Sale")),
-                    "font-size",
-                    "53px")),
-            "min-height",
-            "1100px");
-    Node page = node("page", Kind.PAGE, calm, other, loud);
-    List<Fit.Finding> findings = fit(page);
-    assertThat(findings)
-        .extracting(Fit.Finding::check)
-        .contains(Fit.Check.HEIGHT, Fit.Check.PADDING, Fit.Check.TEXT_SIZE);
-    Node mended = page;
-    for (Fit.Finding finding : findings) {
-      for (Fit.Setting setting : finding.settings()) {
-        mended = after(mended, new Edit.SetStyle(setting.node(), setting.key(), setting.value()));
-      }
-    }
-    assertThat(fit(mended)).isEmpty();
-  }
-
-  private static List<Fit.Finding> fit(Node page) {
-    return Fit.of(
-        page,
-        new Cascade(page, Shown.of(page), FINISHES),
-        FINISHES,
-        List.of(NodeId.of("loud")),
-        Map.of(
-            Device.DESKTOP, new Screen(Device.DESKTOP, 1280, 800),
-            Device.TABLET, new Screen(Device.TABLET, 834, 1112),
-            Device.PHONE, new Screen(Device.PHONE, 390, 844)),
-        device -> LINES);
   }
 }
