@@ -22,6 +22,8 @@ export type FramesProps = {
   also: readonly NodeView[];
   /** The element whose words are being edited on the canvas; empty for none. */
   typing: string;
+  /** In whose look it is drawn; empty for the house's. */
+  site: string;
   reference: Reference;
   onReference: (reference: Reference) => void;
   onLead: (device: DeviceKey) => void;
@@ -333,6 +335,7 @@ function Pane(props: PaneProps) {
               canvas={canvas}
               node={tree.byId.get(typing)}
               scale={scale}
+              site={props.site}
               onEdit={onEdit}
               onDone={() => {
                 onType('');

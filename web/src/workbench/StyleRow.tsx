@@ -38,16 +38,17 @@ export function StyleRow({
 }: Props) {
   const id = useId();
   const [why, setWhy] = useState(false);
-  const set = (value: string) =>
+  const setFor = (on: string, value: string) =>
     onEdit({
       type: 'STYLE',
       node: node.id,
       nodes: [...nodes],
       property: style.property,
-      device,
+      device: on,
       state,
       value,
     });
+  const set = (value: string) => setFor(device, value);
   const carry = (down: boolean) =>
     void onEdit({
       type: 'CARRY',
@@ -58,6 +59,8 @@ export function StyleRow({
       on: down,
     });
   const draft = useDraft(style.here, set);
+  const alone = nodes.length === 1;
+  const swatch = isColour(style.css) && !style.mixed;
   const fitting = style.nearest.flatMap(
     (name) => tokens.find((token) => token.name === name) ?? [],
   );
@@ -68,7 +71,7 @@ export function StyleRow({
           {style.label}
         </label>
         <span className="relative">
-          {isColour(style.css) && (
+          {swatch && (
             <span
               aria-hidden
               className="absolute left-1.5 top-1.5 size-3.5 border border-line"
@@ -82,7 +85,7 @@ export function StyleRow({
             title={style.value === style.css ? style.value : `${style.value} = ${style.css}`}
             aria-describedby={`${id}-problem`}
             className={`w-full border px-2 py-[3px] text-[12.5px] rounded-[2px] placeholder:text-soft hover:border-soft ${
-              isColour(style.css) ? 'pl-7' : ''
+              swatch ? 'pl-7' : ''
             } ${draft.problem ? 'border-brick' : 'border-line'} ${style.local ? 'bg-ochre-tint' : 'bg-sheet'}`}
           />
         </span>
@@ -92,17 +95,19 @@ export function StyleRow({
           bound={style.bound}
           onChoose={(name) => void draft.commit(`{${name}}`)}
         />
-        <button
-          type="button"
-          aria-expanded={why}
-          aria-label={`Why ${style.label.toLowerCase()} is so`}
-          onClick={() => {
-            setWhy(!why);
-          }}
-          className="text-verdigris text-[12.5px] hover:underline"
-        >
-          why
-        </button>
+        {alone && (
+          <button
+            type="button"
+            aria-expanded={why}
+            aria-label={`Why ${style.label.toLowerCase()} is so`}
+            onClick={() => {
+              setWhy(!why);
+            }}
+            className="text-verdigris text-[12.5px] hover:underline"
+          >
+            why
+          </button>
+        )}
       </div>
       <ProblemLine id={`${id}-problem`} problem={draft.problem} />
       {(style.devices.length > 1 || style.devices.some((d) => d !== 'desktop')) && (
@@ -118,16 +123,7 @@ export function StyleRow({
                 aria-label={`Take the ${d} value of ${style.label.toLowerCase()} away`}
                 title={`Take the ${d} value away`}
                 className="size-6 -mr-1 grid place-items-center hover:bg-board"
-                onClick={() =>
-                  void onEdit({
-                    type: 'STYLE',
-                    node: node.id,
-                    property: style.property,
-                    device: d,
-                    state,
-                    value: '',
-                  })
-                }
+                onClick={() => void setFor(d, '')}
               >
                 ×
               </button>
@@ -135,7 +131,7 @@ export function StyleRow({
           ))}
         </p>
       )}
-      {why && style.here !== '' && nodes.length === 1 && (
+      {why && style.here !== '' && (
         <p className="flex gap-3 text-[12.5px] text-verdigris">
           <button
             type="button"

@@ -10,6 +10,8 @@ type Props = {
   canvas: Canvas;
   node: NodeView | undefined;
   scale: number;
+  /** In whose look it is drawn; empty for the house's. */
+  site: string;
   onEdit: (edit: EditBody) => Promise<unknown>;
   onDone: () => void;
 };
@@ -20,23 +22,74 @@ function escaped(text: string): string {
   return holder.innerHTML.replace(/\n/g, '<br>');
 }
 
+/** What is chosen at the moment; of a link, where the one in hand leads. */
+type Asking = { what: 'link'; to: string } | { what: 'colour' };
+
+/** What the tools take with what they unfold, in px of the screen. */
+const ROOM_ABOVE = 110;
+
+const says = { link: 'lead somewhere', colour: 'have the colour' };
+
+/** The link that the caret or the chosen words stand in. */
+function linkAround(range: Range | undefined): Element | undefined {
+  return (range && elementOf(range.commonAncestorContainer)?.closest('a[href]')) ?? undefined;
+}
+
+/** The element that something of a document is or stands in. */
+function elementOf(node: Node): Element | null {
+  return node.nodeType === Node.ELEMENT_NODE ? (node as Element) : node.parentElement;
+}
+
+/** What a range holds, with the marks around it, but in no colour of its own. */
+function uncoloured(range: Range, words: Element): string {
+  const holder = words.ownerDocument.createElement('div');
+  holder.append(range.cloneContents());
+  let around = elementOf(range.commonAncestorContainer);
+  while (around && around !== words) {
+    if (around.matches('a, b, strong, i, em')) {
+      const mark = around.cloneNode() as Element;
+      mark.append(...holder.childNodes);
+      holder.append(mark);
+    }
+    around = around.parentElement;
+  }
+  for (const painted of holder.querySelectorAll('[data-colour]')) {
+    painted.replaceWith(...painted.childNodes);
+  }
+  return holder.innerHTML;
+}
+
 /** Words edited where they stand, with what they can be marked with. */
-export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
-  const [asking, setAsking] = useState<'link' | 'colour'>();
+export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props) {
+  const [asking, setAsking] = useState<Asking>();
   const [problem, setProblem] = useState('');
   const range = useRef<Range | undefined>(undefined);
+  const before = useRef('');
   const done = useRef(false);
   const { table } = useFinishes();
   const doc = canvas.doc;
   const id = node?.id ?? '';
   const kind = node?.kind ?? '';
 
+  /** Opens what a link or a colour is chosen in, once there are words to have it. */
+  const ask = (what: 'link' | 'colour') => {
+    const none = range.current?.collapsed !== false;
+    if (none && !(what === 'link' && linkAround(range.current))) {
+      setAsking(undefined);
+      setProblem(`Choose the words first that are to ${says[what]}.`);
+      return;
+    }
+    setProblem('');
+    const to = linkAround(range.current)?.getAttribute('href') ?? '';
+    setAsking(what === 'link' ? { what, to } : { what });
+  };
+
   const finish = useCallback(
     async (keep: boolean) => {
       const element = canvas.element(id);
       if (done.current || !element) return;
       const html = element.innerHTML;
-      if (keep) {
+      if (keep && html !== before.current) {
         const failed = await onEdit({ type: 'MARKED', node: id, field: 'words', value: html });
         if (failed instanceof Problem) {
           setProblem(failed.message);
@@ -56,7 +109,7 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
       onDone();
       return;
     }
-    const before = element.innerHTML;
+    before.current = element.innerHTML;
     element.contentEditable = 'true';
     element.style.outline = '2px solid #1f6f63';
     element.style.outlineOffset = '4px';
@@ -66,13 +119,13 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
       event.stopPropagation();
       if (event.key === 'Escape') {
         event.preventDefault();
-        element.innerHTML = before;
+        element.innerHTML = before.current;
         void finish(false);
       } else if (event.key === 'Enter') {
         event.preventDefault();
         if (event.shiftKey || (kind === 'text' && !event.ctrlKey)) {
-          const list = doc.getSelection()?.anchorNode?.parentElement?.closest('li');
-          if (list) doc.execCommand('insertParagraph');
+          const caret = doc.getSelection()?.anchorNode;
+          if (caret && elementOf(caret)?.closest('li')) doc.execCommand('insertParagraph');
           else doc.execCommand('insertLineBreak');
         } else {
           void finish(true);
@@ -82,7 +135,7 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
         doc.execCommand(event.key === 'b' ? 'bold' : 'italic');
       } else if ((event.ctrlKey || event.metaKey) && event.key === 'k') {
         event.preventDefault();
-        setAsking('link');
+        ask('link');
       }
     };
     const onPaste = (event: ClipboardEvent) => {
@@ -149,33 +202,43 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
     back();
     doc.execCommand(command, false, value);
   };
-  const colour = (token: string, css: string) => {
+  /** @param colour a token's id and what it is worth here; empty for the colour of the others */
+  const paint = (colour: string, css: string) => {
     back();
     const selection = doc.getSelection();
-    if (!selection || selection.isCollapsed) {
-      setProblem('Choose the words first that are to have the colour.');
-      return;
-    }
-    const holder = doc.createElement('div');
-    holder.append(selection.getRangeAt(0).cloneContents());
+    const words = canvas.element(id);
+    if (!words || !selection || selection.isCollapsed) return;
+    const stored = colour === '' ? '' : `{${colour}}`;
     doc.execCommand(
       'insertHTML',
       false,
-      `<span data-colour="{${token}}" style="color:${css}">${holder.innerHTML}</span>`,
+      `<span data-colour="${stored}" style="color:${css}">${uncoloured(selection.getRangeAt(0), words)}</span>`,
     );
     setAsking(undefined);
   };
+  const link = (to: string) => {
+    back();
+    const selection = doc.getSelection();
+    const around = linkAround(range.current);
+    if (around && selection?.isCollapsed) selection.selectAllChildren(around);
+    doc.execCommand(to === '' ? 'unlink' : 'createLink', false, to);
+    setAsking(undefined);
+  };
+  const element = canvas.element(id);
+  const plain = (element && doc.defaultView?.getComputedStyle(element).color) ?? '';
   const palette = table?.tokens.filter((token) => token.type === 'color' && !token.retired) ?? [];
   const top = box.y * scale;
+  // What is chosen from unfolds away from the words.
+  const above = top > ROOM_ABOVE;
   return (
     <div
       data-text-tools
       role="toolbar"
       aria-label="Words"
-      className="absolute z-30 bg-paper border border-ink px-1 py-0.5 text-[12.5px]"
+      className={`absolute z-30 flex bg-paper border border-ink px-1 py-0.5 text-[12.5px] ${above ? 'flex-col-reverse -translate-y-full' : 'flex-col'}`}
       style={{
         left: Math.max(0, box.x * scale),
-        top: top > 40 ? top - 38 : top + box.height * scale + 8,
+        top: above ? top - 6 : top + box.height * scale + 8,
       }}
     >
       <div className="flex items-center gap-0.5">
@@ -199,7 +262,7 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
           <Tool
             label="Link (Ctrl K)"
             onClick={() => {
-              setAsking('link');
+              ask('link');
             }}
           >
             <LinkIcon size={14} />
@@ -208,7 +271,8 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
         <Tool
           label="Colour of the chosen words"
           onClick={() => {
-            setAsking(asking === 'colour' ? undefined : 'colour');
+            if (asking?.what === 'colour') setAsking(undefined);
+            else ask('colour');
           }}
         >
           <Palette size={14} />
@@ -239,43 +303,34 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
           Done
         </button>
       </div>
-      {asking === 'link' && (
-        <form
-          className="flex gap-1 p-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            const to = new FormData(event.currentTarget).get('to');
-            run(to === '' ? 'unlink' : 'createLink', typeof to === 'string' ? to : '');
-            setAsking(undefined);
-          }}
-        >
-          <input
-            name="to"
-            autoFocus
-            aria-label="Where the link goes"
-            placeholder="/page, #section or https://…"
-            className="border border-line bg-sheet px-1.5 py-0.5 w-52"
-          />
-          <button type="submit" className="px-2 text-verdigris font-medium">
-            Link
-          </button>
-        </form>
-      )}
-      {asking === 'colour' && (
+      {asking?.what === 'link' && <LinkForm to={asking.to} onLink={link} />}
+      {asking?.what === 'colour' && (
         <div className="flex flex-wrap gap-1 p-1 max-w-64">
-          {palette.map((token) => (
-            <button
-              key={token.id}
-              type="button"
-              aria-label={token.name}
-              title={token.name}
-              className="size-6 border border-line hover:border-ink"
-              style={{ background: token.house.css }}
-              onClick={() => {
-                colour(token.id, token.house.css);
-              }}
-            />
-          ))}
+          {palette.map((token) => {
+            const { css } = token.sites[site] ?? token.house;
+            return (
+              <button
+                key={token.id}
+                type="button"
+                aria-label={token.name}
+                title={token.name}
+                className="size-6 border border-line hover:border-ink"
+                style={{ background: css }}
+                onClick={() => {
+                  paint(token.id, css);
+                }}
+              />
+            );
+          })}
+          <button
+            type="button"
+            className="px-1.5 h-6 border border-line hover:border-ink"
+            onClick={() => {
+              paint('', plain);
+            }}
+          >
+            as the other words
+          </button>
         </div>
       )}
       {problem && (
@@ -284,6 +339,45 @@ export function TextEditing({ canvas, node, scale, onEdit, onDone }: Props) {
         </p>
       )}
     </div>
+  );
+}
+
+type LinkFormProps = { to: string; onLink: (to: string) => void };
+
+/** Where the chosen words lead; a link is taken away by leaving it empty. */
+function LinkForm({ to, onLink }: LinkFormProps) {
+  return (
+    <form
+      className="flex gap-1 p-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const value = new FormData(event.currentTarget).get('to');
+        onLink(typeof value === 'string' ? value.trim() : '');
+      }}
+    >
+      <input
+        name="to"
+        autoFocus
+        defaultValue={to}
+        aria-label="Where the link goes"
+        placeholder="/page, #section or https://…"
+        className="border border-line bg-sheet px-1.5 py-0.5 w-52"
+      />
+      <button type="submit" className="px-2 text-verdigris font-medium">
+        {to === '' ? 'Link' : 'Change'}
+      </button>
+      {to !== '' && (
+        <button
+          type="button"
+          className="px-1 text-verdigris"
+          onClick={() => {
+            onLink('');
+          }}
+        >
+          Take away
+        </button>
+      )}
+    </form>
   );
 }
 

@@ -316,6 +316,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             inHand={inHand}
             also={others}
             typing={typing}
+            site={view.siteId}
             reference={reference}
             onReference={setReference}
             onLead={onLead}

@@ -40,10 +40,6 @@ class SeenAtOnceTest extends WithDesigner {
     designer.page().route("**/edits*", ASKED::add);
   }
 
-  private static void press(String key) {
-    designer.page().keyboard().press(key);
-  }
-
   private static Locator main() {
     return designer.frame(DESKTOP).locator("main");
   }
@@ -69,13 +65,6 @@ class SeenAtOnceTest extends WithDesigner {
   private static Route asked() {
     designer.page().waitForCondition(() -> !ASKED.isEmpty());
     return ASKED.remove(0);
-  }
-
-  private static void show(String path) {
-    designer.go(path);
-    for (String device : List.of("desktop", "tablet", "phone")) {
-      designer.page().locator("[data-surface=" + device + "] rect").first().waitFor();
-    }
   }
 
   /** Compares what stands there while the server is asked with what it answers, and undoes it. */

@@ -20,16 +20,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(StepByStep.class)
 class StructureTest extends WithDesigner {
 
-  private static Page page() {
-    return designer.page();
-  }
-
-  private static void press(String... keys) {
-    for (String key : keys) {
-      page().keyboard().press(key);
-    }
-  }
-
   private static void newPage(String title) {
     designer.go("/sites/tern-valley");
     designer.button("New page").click();

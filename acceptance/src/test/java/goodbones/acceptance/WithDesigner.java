@@ -1,5 +1,6 @@
 package goodbones.acceptance;
 
+import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -27,5 +28,36 @@ abstract class WithDesigner {
   static void close() {
     designer.close();
     application.close();
+  }
+
+  static Page page() {
+    return designer.page();
+  }
+
+  static void press(String... keys) {
+    for (String key : keys) {
+      page().keyboard().press(key);
+    }
+  }
+
+  /** Opens a workbench and waits until it is drawn. */
+  static void show(String path) {
+    designer.go(path);
+    awaitDrawn();
+  }
+
+  static void awaitDrawn() {
+    for (String device : List.of("desktop", "tablet", "phone")) {
+      page().locator("[data-surface=" + device + "] rect").first().waitFor();
+    }
+  }
+
+  /** Takes the last edits back, one after the other. */
+  static void undo(int times) {
+    designer.awaitSaved();
+    for (int i = 0; i < times; i++) {
+      press("Control+z");
+      designer.awaitSaved();
+    }
   }
 }

@@ -25,25 +25,6 @@ class WorkbenchToolsTest extends WithDesigner {
     show(WORDS);
   }
 
-  private static void show(String path) {
-    designer.go(path);
-    designer.page().locator("[data-surface=phone] rect").first().waitFor();
-  }
-
-  private static Page page() {
-    return designer.page();
-  }
-
-  private static void press(String key) {
-    page().keyboard().press(key);
-  }
-
-  private static void undo() {
-    designer.awaitSaved();
-    press("Control+z");
-    designer.awaitSaved();
-  }
-
   private static Locator strip(String title) {
     return page().locator("button[title='" + title + "']");
   }
@@ -75,14 +56,14 @@ class WorkbenchToolsTest extends WithDesigner {
     page().mouse().up();
     page().waitForCondition(() -> order().indexOf("Words of travellers") == 1);
     assertThat(order()).containsExactlyInAnyOrderElementsOf(before);
-    undo();
+    undo(1);
     page().waitForCondition(() -> order().equals(before));
     designer.button("Insert before Hours band").focus();
     press("Enter");
     option("Section").click();
     page().waitForCondition(() -> order().size() == before.size() + 1);
     assertThat(order().get(2)).isEqualTo("Section");
-    undo();
+    undo(1);
   }
 
   @Test
@@ -109,8 +90,7 @@ class WorkbenchToolsTest extends WithDesigner {
     assertThat(designer.viewportWidth("Tablet at true size")).isEqualTo(834);
     preview.getByLabel("Close").click();
     assertThat(preview).hasCount(0);
-    undo();
-    undo();
+    undo(2);
   }
 
   private static Locator.FilterOptions text(String text) {
@@ -143,7 +123,7 @@ class WorkbenchToolsTest extends WithDesigner {
     option("Timetable").waitFor();
     press("Enter");
     assertThat(page()).hasURL(Pattern.compile(".*/pages/sf-timetable.*"));
-    page().locator("[data-surface=phone] rect").first().waitFor();
+    awaitDrawn();
     press("?");
     assertThat(page().getByRole(AriaRole.DIALOG)).containsText("side by side in a row");
     press("Escape");
@@ -181,7 +161,7 @@ class WorkbenchToolsTest extends WithDesigner {
     designer.button("Paste").click();
     page().waitForCondition(() -> order().size() == before + 1);
     assertThat(designer.frame(DESKTOP).locator("main")).containsText("The best half hour");
-    undo();
+    undo(1);
     page().waitForCondition(() -> order().size() == before);
   }
 }

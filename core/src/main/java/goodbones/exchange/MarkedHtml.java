@@ -3,6 +3,7 @@ package goodbones.exchange;
 import goodbones.document.FieldValue;
 import goodbones.document.Mark;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -14,7 +15,8 @@ import org.jsoup.nodes.TextNode;
 /**
  * Reads the words of an element from HTML: what was typed on the canvas, or pasted from anywhere.
  * Only words, line breaks, lists, links, bold, italic and colours that are said by {@code
- * data-colour} are taken over; everything else is left behind. The HTML given in is not modified.
+ * data-colour} (empty: none) are taken over; everything else is left behind. The HTML given in is
+ * not modified.
  */
 public final class MarkedHtml {
   private static final Set<String> BLOCKS =
@@ -62,6 +64,7 @@ public final class MarkedHtml {
         && Character.isWhitespace(reader.text.charAt(reader.text.length() - 1))) {
       reader.cut(reader.text.length() - 1);
     }
+    reader.marks.removeIf(MarkedHtml::isNoColour);
     return new FieldValue.Words(reader.text.toString(), reader.marks);
   }
 
@@ -122,9 +125,32 @@ public final class MarkedHtml {
     if (name.equals("i") || name.equals("em") || style.contains("font-style:italic")) {
       marks.add(new Mark(Mark.Type.ITALIC, from, to, ""));
     }
-    if (!element.attr("data-colour").isBlank()) {
-      marks.add(new Mark(Mark.Type.COLOUR, from, to, element.attr("data-colour").strip()));
+    if (element.hasAttr("data-colour")) {
+      colour(element.attr("data-colour").strip(), from, to);
     }
+  }
+
+  /** A colour inside another replaces it there; an empty one leaves the words without any. */
+  private void colour(String colour, int from, int to) {
+    List<Mark> inside =
+        marks.stream()
+            .filter(mark -> mark.type() == Mark.Type.COLOUR && mark.from() >= from)
+            .sorted(Comparator.comparingInt(Mark::from))
+            .toList();
+    int at = from;
+    for (Mark inner : inside) {
+      if (at < inner.from()) {
+        marks.add(new Mark(Mark.Type.COLOUR, at, inner.from(), colour));
+      }
+      at = inner.to();
+    }
+    if (at < to) {
+      marks.add(new Mark(Mark.Type.COLOUR, at, to, colour));
+    }
+  }
+
+  private static boolean isNoColour(Mark mark) {
+    return mark.type() == Mark.Type.COLOUR && mark.value().isEmpty();
   }
 
   private static boolean isBold(String name, String style) {

@@ -49,6 +49,24 @@ class MarkedHtmlTest {
   }
 
   @Test
+  void aColourInsideAnotherReplacesItThereAndAnEmptyOneTakesItAway() {
+    assertThat(
+            MarkedHtml.words(
+                "<span data-colour='{a}'>one <span data-colour='{b}'>two</span> three"
+                    + " <span data-colour=''>four</span></span>"))
+        .isEqualTo(
+            words(
+                "one two three four",
+                new Mark(Mark.Type.COLOUR, 0, 4, "{a}"),
+                new Mark(Mark.Type.COLOUR, 4, 7, "{b}"),
+                new Mark(Mark.Type.COLOUR, 7, 14, "{a}")));
+    assertThat(
+            MarkedHtml.words("<span data-colour='{a}'><span data-colour='{b}'>one</span></span>"))
+        .isEqualTo(words("one", new Mark(Mark.Type.COLOUR, 0, 3, "{b}")));
+    assertThat(MarkedHtml.words("<span data-colour=''>one</span>").marks()).isEmpty();
+  }
+
+  @Test
   void whatIsWrittenIsReadAgain() {
     Random random = new Random(20_261_125);
     String text = "The water is off\nfrom November\nto the first\nof March";

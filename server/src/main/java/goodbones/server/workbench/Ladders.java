@@ -238,7 +238,7 @@ final class Ladders {
         property.type().form(),
         mixed ? "" : Optional.ofNullable(node.styles().get(key)).map(finishes::written).orElse(""),
         mixed,
-        devices(node, property, state),
+        devices(nodes, property, state),
         won.value().map(finishes::written).orElse("none"),
         won.css(),
         source(node, won),
@@ -252,9 +252,11 @@ final class Ladders {
         trail);
   }
 
-  private static List<String> devices(Node node, StyleProperty property, State state) {
+  private static List<String> devices(List<Node> nodes, StyleProperty property, State state) {
     return Arrays.stream(Device.values())
-        .filter(device -> node.styles().containsKey(new StyleKey(property, device, state)))
+        .map(device -> new StyleKey(property, device, state))
+        .filter(key -> nodes.stream().anyMatch(node -> node.styles().containsKey(key)))
+        .map(StyleKey::device)
         .map(Device::word)
         .toList();
   }

@@ -221,7 +221,7 @@ final class Views {
   /**
    * @param here what is stored at this node for this device and state; empty if nothing
    * @param mixed whether the nodes in hand differ in it
-   * @param devices the devices for which this node has a value of its own, in this state
+   * @param devices the devices for which a node in hand has a value of its own, in this state
    * @param value the winning value as a designer reads it
    * @param css what it is worth
    * @param source where the winner comes from, in words
