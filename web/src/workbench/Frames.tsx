@@ -117,7 +117,7 @@ export function Frames(props: FramesProps) {
       {beside && !alone && (
         <section
           aria-label="Reference picture"
-          className="col-start-2 row-start-2 pr-3 pb-3 min-h-0"
+          className="col-start-2 row-start-2 pr-2 pb-3 min-h-0"
         >
           <div className="h-full overflow-auto outline outline-1 outline-line">
             <img
@@ -222,7 +222,7 @@ function Pane(props: PaneProps) {
     canvas ? nodesAt(canvas, pointOf(event)).filter((id) => tree.byId.has(id)) : [];
   const place = isLead
     ? 'row-start-1 row-end-3 col-start-1 px-4'
-    : `col-start-2 pr-3 ${row === 1 ? 'row-start-1' : 'row-start-2'}`;
+    : `col-start-2 pr-2 ${row === 1 ? 'row-start-1' : 'row-start-2'}`;
   return (
     <section
       aria-label={`${device.title} frame`}
@@ -254,8 +254,8 @@ function Pane(props: PaneProps) {
             work here
           </button>
         )}
-        <span className="ml-auto flex gap-0.5">{tools}</span>
-        <Fold canvas={canvas} drawing={drawing} screen={device.screen} />
+        {isLead && <span className="ml-auto flex gap-0.5">{tools}</span>}
+        <Fold canvas={canvas} drawing={drawing} screen={device.screen} isLead={isLead} />
         {isLead && <span className="text-soft">{Math.round(scale * 100)} %</span>}
       </header>
       <div
@@ -352,10 +352,11 @@ type FoldProps = {
   canvas: Canvas | undefined;
   drawing: Drawing;
   screen: number;
+  isLead: boolean;
 };
 
 /** The fold sum: how many screens the page fills, and what it is made of. */
-function Fold({ canvas, drawing, screen }: FoldProps) {
+function Fold({ canvas, drawing, screen, isLead }: FoldProps) {
   const heights = drawing.blocks.map((block) => Math.round(boxOf(canvas, block.id)?.height ?? 0));
   const total = heights.reduce((sum, height) => sum + height, 0);
   if (total === 0) return null;
@@ -363,7 +364,7 @@ function Fold({ canvas, drawing, screen }: FoldProps) {
   const exact = Math.abs(total - screen) < 1;
   return (
     <span
-      className="text-soft"
+      className={isLead ? 'text-soft' : 'text-soft ml-auto'}
       title={`${heights.join(' + ')} = ${String(total)} px; one screen is ${String(screen)} px high`}
     >
       {exact ? '1 screen' : `${screens.toFixed(screens < 10 ? 1 : 0)} screens`}

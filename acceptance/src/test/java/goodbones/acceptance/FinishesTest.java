@@ -58,8 +58,7 @@ class FinishesTest extends WithDesigner {
     designer.field("Colour 3").fill("#2f6f73");
     designer.button("Start Grebe & Sons").click();
     assertThat(designer.frame(SPECIMEN).locator("h1")).hasText("Grebe & Sons");
-    assertThat(designer.page().getByRole(AriaRole.COLUMNHEADER).filter(hasText("Grebe & Sons")))
-        .isVisible();
+    assertThat(page().getByRole(AriaRole.COLUMNHEADER).filter(hasText("Grebe & Sons"))).isVisible();
     designer.go("/finishes?tab=contrast&look=grebe-sons");
     assertThat(designer.region("Contrast")).containsText("none too faint");
   }
@@ -73,7 +72,7 @@ class FinishesTest extends WithDesigner {
   void theAccentIsChangedOnceAndSeenEverywhere() throws IOException {
     designer.go("/finishes?look=tern-valley&page=tv-home");
     assertThat(button(SPECIMEN)).hasCSS("background-color", "rgb(111, 156, 61)");
-    Page other = designer.page().context().newPage();
+    Page other = page().context().newPage();
     other.navigate(application.address() + "/sites/tern-valley/pages/tv-home");
     Locator elsewhere =
         other.frameLocator("iframe[title='" + PHONE + "']").locator("a.button").first();
@@ -86,7 +85,7 @@ class FinishesTest extends WithDesigner {
     assertThat(designer.region("Token in hand")).containsText("would become readable");
     assertThat(designer.region("Token in hand"))
         .containsText(Pattern.compile("Would change 2 nodes on 2 pages of 1 site"));
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Enter");
     assertThat(designer.button("Undo: set color.accent of Tern Valley Allotments")).isVisible();
     assertThat(elsewhere).hasCSS("background-color", "rgb(47, 93, 52)");
     other.close();
@@ -102,7 +101,7 @@ class FinishesTest extends WithDesigner {
     designer.region("Publishing").getByRole(AriaRole.BUTTON).click();
     assertThat(designer.region("Publishing")).containsText("files written");
     designer.go("/hosted/tern-valley/waiting-list/");
-    assertThat(designer.page().locator("a.button")).hasCSS("background-color", "rgb(47, 93, 52)");
+    assertThat(page().locator("a.button")).hasCSS("background-color", "rgb(47, 93, 52)");
     assertThat(application.get("/hosted/tern-valley/style.css").body())
         .contains("--color-accent:#2f5d34", "fonts/bitter.woff2")
         .doesNotContain("literata");
@@ -115,7 +114,7 @@ class FinishesTest extends WithDesigner {
     assertThat(button(SPECIMEN)).hasCSS("background-color", "rgb(141, 47, 42)");
     Locator hue = designer.field("Hue");
     BoundingBox box = hue.boundingBox();
-    Page page = designer.page();
+    Page page = page();
     page.mouse().move(box.x + 12, box.y + box.height / 2);
     page.mouse().down();
     page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
@@ -138,21 +137,21 @@ class FinishesTest extends WithDesigner {
     designer.set("Text colour", "{color.accent}");
     Locator heading = designer.frame(DESKTOP).locator("h2").first();
     assertThat(heading).hasCSS("color", "rgb(226, 161, 58)");
-    designer.page().getByLabel("Why text colour is so").click();
+    page().getByLabel("Why text colour is so").click();
     Locator trail = designer.region("Source trail of text colour");
     assertThat(trail.getByRole(AriaRole.LISTITEM).first())
         .containsText("Set here: {color.accent} (site’s own) = #e2a13a");
     assertThat(trail).containsText("Inherited from Page: {color.text} (site’s own)");
-    designer.page().getByText("One step back: #16303f").click();
+    page().getByText("One step back: #16303f").click();
     assertThat(heading).hasCSS("color", "rgb(22, 48, 63)");
     assertThat(trail.getByRole(AriaRole.LISTITEM).first()).containsText("Inherited from Page");
     trail.getByText("change the token").first().click();
     assertThat(designer.region("Token in hand")).containsText("color.text");
     assertThat(designer.region("Token in hand")).containsText("Saltmarsh Ferries");
     designer.field("color.text of Saltmarsh Ferries").fill("#0b2638");
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Enter");
     assertThat(designer.button("Undo: set color.text of Saltmarsh Ferries")).isVisible();
-    designer.page().goBack();
+    page().goBack();
     assertThat(designer.frame(DESKTOP).locator("h2").first()).hasCSS("color", "rgb(11, 38, 56)");
   }
 
@@ -164,7 +163,7 @@ class FinishesTest extends WithDesigner {
     assertThat(designer.frame(DESKTOP).locator("h3").first()).hasCSS("letter-spacing", "2px");
     designer.button("Make a named style").click();
     designer.field("Name of the new style").fill("Island");
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Enter");
     assertThat(designer.field("Put a named style on")).isVisible();
     assertThat(designer.region("Ladder")).containsText("Island");
     designer.takeInHand("Inner Skerry");
@@ -207,9 +206,9 @@ class FinishesTest extends WithDesigner {
     designer.go("/finishes");
     cell("radius.button of House").click();
     designer.field("radius.button of House").fill("15px");
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Enter");
     designer.button("Release revision 2").click();
-    Locator dialog = designer.page().getByRole(AriaRole.DIALOG);
+    Locator dialog = page().getByRole(AriaRole.DIALOG);
     assertThat(dialog).containsText("Would change");
     dialog.getByLabel("Oakum Rope Museum").uncheck();
     dialog.getByLabel("What is new").fill("Rounder buttons");
@@ -218,7 +217,7 @@ class FinishesTest extends WithDesigner {
     assertThat(designer.region("Tokens")).containsText("shows revision 1");
     designer.button("Bring sites up to date").click();
     dialog.getByRole(AriaRole.BUTTON).filter(hasText("Show at 1 site")).click();
-    assertThat(designer.page().getByText("shows revision 1")).hasCount(0);
+    assertThat(page().getByText("shows revision 1")).hasCount(0);
     designer.go("/sites/saltmarsh-ferries/pages/sf-timetable");
     assertThat(button(DESKTOP)).hasCSS("border-top-left-radius", "15px");
   }
@@ -230,19 +229,18 @@ class FinishesTest extends WithDesigner {
     designer.button("Add a token").press("Enter");
     designer.field("Name").fill("color.brass");
     designer.field("House’s value").fill("#b88a3e");
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Enter");
     designer.field("Find a token").fill("brass");
-    assertThat(designer.page().getByRole(AriaRole.ROWHEADER).filter(hasText("color.brass")))
-        .isVisible();
+    assertThat(page().getByRole(AriaRole.ROWHEADER).filter(hasText("color.brass"))).isVisible();
     cell("color.brass of House").press("Enter");
     designer.button("Rename").press("Enter");
     designer.field("Name of the token").fill("color.metal");
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Enter");
     assertThat(designer.button("Undo: rename color.brass")).isVisible();
     designer.field("Find a token").fill("metal");
     designer.button("Delete or replace").press("Enter");
     designer.button("Delete").press("Enter");
-    assertThat(designer.page().getByText("No token is called")).isVisible();
+    assertThat(page().getByText("No token is called")).isVisible();
     designer.field("Find a token").fill("");
     cell("color.accent of House").press("Enter");
     designer.button("Delete or replace").press("Enter");
@@ -262,19 +260,18 @@ class FinishesTest extends WithDesigner {
     com.microsoft.playwright.Download taken =
         designer
             .page()
-            .waitForDownload(
-                () -> designer.page().getByText("Tokens, W3C Design Tokens Format").click());
+            .waitForDownload(() -> page().getByText("Tokens, W3C Design Tokens Format").click());
     Path file = java.nio.file.Files.createTempFile("house", ".tokens.json");
     taken.saveAs(file);
     String json = java.nio.file.Files.readString(file);
     assertThat(json).contains("\"color\"", "\"$value\"");
     java.nio.file.Files.writeString(file, json.replaceFirst("#[0-9a-f]{6}", "#123456"));
     designer.field("Tokens file").setInputFiles(file);
-    assertThat(designer.page().getByText(Pattern.compile("tokens? brought in"))).isVisible();
+    assertThat(page().getByText(Pattern.compile("tokens? brought in"))).isVisible();
     Path wrong = java.nio.file.Files.createTempFile("timetable", ".json");
     java.nio.file.Files.writeString(wrong, "09:40, 11:10");
     designer.field("Tokens file").setInputFiles(wrong);
-    assertThat(designer.page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
+    assertThat(page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
         .containsText("The file is not JSON");
   }
 

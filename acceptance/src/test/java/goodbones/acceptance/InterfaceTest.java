@@ -41,9 +41,9 @@ class InterfaceTest extends WithDesigner {
       })
   void axeFindsNoSeriousFault(String path) throws IOException {
     designer.go(path);
-    designer.page().locator("h1").first().waitFor();
-    designer.page().locator("[role=status]").or(designer.page().locator("main")).first().waitFor();
-    designer.page().evaluate(Files.readString(AXE, StandardCharsets.UTF_8));
+    page().locator("h1").first().waitFor();
+    page().locator("[role=status]").or(page().locator("main")).first().waitFor();
+    page().evaluate(Files.readString(AXE, StandardCharsets.UTF_8));
     @SuppressWarnings("unchecked")
     List<String> faults =
         (List<String>)
@@ -69,8 +69,8 @@ class InterfaceTest extends WithDesigner {
             FERRIES_PAGE,
             "/rollouts")) {
       designer.go(path);
-      designer.page().locator("h1").first().waitFor();
-      assertThat((Boolean) designer.page().evaluate("() => document.body.scrollWidth <= 1280"))
+      page().locator("h1").first().waitFor();
+      assertThat((Boolean) page().evaluate("() => document.body.scrollWidth <= 1280"))
           .as(path)
           .isTrue();
     }
@@ -81,16 +81,15 @@ class InterfaceTest extends WithDesigner {
     designer.go(FERRIES_PAGE);
     designer.takeInHand("Sailing since 1931");
     designer.field("Words").focus();
-    designer.page().keyboard().press("Control+a");
-    designer.page().keyboard().type("On time since 1931");
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Control+a");
+    page().keyboard().type("On time since 1931");
+    page().keyboard().press("Enter");
     assertThat(designer.frame(DESKTOP).locator("p").first()).hasText("On time since 1931");
     designer.button("Undo: change words of label").focus();
-    designer.page().keyboard().press("Enter");
+    page().keyboard().press("Enter");
     assertThat(designer.frame(DESKTOP).locator("p").first()).hasText("Sailing since 1931");
-    designer.page().keyboard().press("Escape");
-    assertThat(designer.page())
-        .hasURL(java.util.regex.Pattern.compile(".*node=sf-opening%2Fob-section.*"));
+    page().keyboard().press("Escape");
+    assertThat(page()).hasURL(java.util.regex.Pattern.compile(".*node=sf-opening%2Fob-section.*"));
   }
 
   @Test
@@ -98,11 +97,11 @@ class InterfaceTest extends WithDesigner {
     designer.go(FERRIES_PAGE);
     designer.takeSection("Words of travellers");
     designer.takeInHand("Maud Tillery");
-    Page first = designer.page();
+    Page first = page();
     Page second = designer.newTab();
     designer.use(second);
     designer.go(FERRIES_PAGE);
-    assertThat(designer.page().getByText("Also open: iris at “Maud Tillery")).isVisible();
+    assertThat(page().getByText("Also open: iris at “Maud Tillery")).isVisible();
     first.route("**/here", route -> route.abort());
     designer.takeSection("Words of travellers");
     designer.takeInHand("“The best half hour");
@@ -110,7 +109,7 @@ class InterfaceTest extends WithDesigner {
     assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
     designer.use(first);
     designer.set("Words", "Maud Tillery, Gull Holm");
-    assertThat(designer.page().getByText("Both kept. iris: change words")).isVisible();
+    assertThat(page().getByText("Both kept. iris: change words")).isVisible();
     assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, Gull Holm");
     assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
     designer.use(second);
@@ -120,12 +119,12 @@ class InterfaceTest extends WithDesigner {
     assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, on the quay");
     designer.use(first);
     designer.set("Words", "Maud Tillery, at the helm");
-    assertThat(designer.page().getByText("was changed meanwhile by iris").first()).isVisible();
+    assertThat(page().getByText("was changed meanwhile by iris").first()).isVisible();
     assertThat(designer.field("Words")).hasValue("Maud Tillery, at the helm");
     assertThat(designer.button("Take theirs")).isVisible();
     designer.button("Keep mine").click();
     assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, at the helm");
-    assertThat(designer.page().getByText("was changed meanwhile")).hasCount(0);
+    assertThat(page().getByText("was changed meanwhile")).hasCount(0);
     assertThat(designer.field("Words")).hasValue("Maud Tillery, at the helm");
     theBarHoldsAllThatIsInIt();
     second.close();
@@ -133,7 +132,7 @@ class InterfaceTest extends WithDesigner {
 
   private static void theBarHoldsAllThatIsInIt() {
     for (int width : new int[] {1180, 1280}) {
-      designer.page().setViewportSize(width, 800);
+      page().setViewportSize(width, 800);
       assertThat(
               (Boolean)
                   designer
@@ -155,9 +154,9 @@ class InterfaceTest extends WithDesigner {
     Files.writeString(file, "09:40, 11:10, 12:40");
     designer.go(FERRIES_PAGE);
     designer.takeSection("Opening band");
-    designer.page().getByText("Choose another").click();
-    designer.page().locator("input[type=file]").setInputFiles(file);
-    assertThat(designer.page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
+    page().getByText("Choose another").click();
+    page().locator("input[type=file]").setInputFiles(file);
+    assertThat(page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
         .containsText("is not a picture that can be used here");
     designer.button("Leave it as it is").click();
   }
@@ -171,9 +170,9 @@ class InterfaceTest extends WithDesigner {
     assertThat(designer.frame("Phone, 390 px wide").locator("h3").nth(1))
         .hasCSS("font-size", "19px");
     assertThat(designer.frame(DESKTOP).locator("h3").nth(1)).hasCSS("font-size", "22px");
-    designer.page().reload();
+    page().reload();
     assertThat(designer.field("Text size")).hasValue("19px");
-    designer.page().waitForTimeout(1500);
-    assertThat(designer.page().getByText("Also open")).hasCount(0);
+    page().waitForTimeout(1500);
+    assertThat(page().getByText("Also open")).hasCount(0);
   }
 }

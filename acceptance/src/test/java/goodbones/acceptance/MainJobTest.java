@@ -35,8 +35,8 @@ class MainJobTest extends WithDesigner {
     designer.field("In the look of").selectOption("oakum-rope-museum");
     assertThat(designer.style(sample, "h1", "font-family")).contains("Rokkitt");
     assertThat(designer.style(sample, "a", "background-color")).isEqualTo("rgb(138, 58, 34)");
-    designer.page().getByPlaceholder("Find a piece").fill("nothing like it");
-    assertThat(designer.page().getByText("No piece is called")).isVisible();
+    page().getByPlaceholder("Find a piece").fill("nothing like it");
+    assertThat(page().getByText("No piece is called")).isVisible();
   }
 
   @Test
@@ -53,8 +53,8 @@ class MainJobTest extends WithDesigner {
       assertThat(designer.frame(frame).locator("h1")).hasText("Five hundred years of rope");
     }
     designer.takeSection("Opening band");
-    designer.page().getByText("Choose another").click();
-    designer.page().getByRole(AriaRole.DIALOG).getByText("rope-coils.svg").click();
+    page().getByText("Choose another").click();
+    page().getByRole(AriaRole.DIALOG).getByText("rope-coils.svg").click();
     designer.button("Use this picture").click();
     assertThat(designer.frame(DESKTOP).locator("section").first())
         .hasCSS("background-image", java.util.regex.Pattern.compile(".*rope-coils.*"));
@@ -66,7 +66,7 @@ class MainJobTest extends WithDesigner {
     assertThat(designer.region("Local changes")).containsText("None.");
     assertThat(designer.frame(DESKTOP).locator("a").first())
         .hasCSS("border-top-left-radius", "8px");
-    designer.page().keyboard().press("Control+z");
+    page().keyboard().press("Control+z");
     assertThat(designer.frame(DESKTOP).locator("a").first())
         .hasCSS("border-top-left-radius", "20px");
   }
@@ -92,8 +92,8 @@ class MainJobTest extends WithDesigner {
     designer.awaitSaved();
     designer.takeInHand("One or two sentences");
     designer.button("Add").click();
-    designer.page().keyboard().type("text");
-    designer.page().keyboard().press("Enter");
+    page().keyboard().type("text");
+    page().keyboard().press("Enter");
     assertThat(designer.frame(PHONE).locator("p")).hasCount(3);
     designer.button("Undo: add text").click();
     assertThat(designer.frame(PHONE).locator("p")).hasCount(2);
@@ -130,7 +130,7 @@ class MainJobTest extends WithDesigner {
     designer.field("Take the library’s{radius.button} = 3px").check();
     assertThat(designer.frame("After, revision 3").locator("a").first())
         .hasCSS("border-top-left-radius", "3px");
-    designer.page().getByLabel("Keep the Oakum Rope Museum’s").check();
+    page().getByLabel("Keep the Oakum Rope Museum’s").check();
     assertThat(designer.frame("After, revision 3").locator("a").first())
         .hasCSS("border-top-left-radius", "20px");
   }
@@ -157,8 +157,8 @@ class MainJobTest extends WithDesigner {
 
     designer.go("/rollouts");
     designer.link("Review").click();
-    designer.page().getByLabel("Keep the Oakum Rope Museum’s").check();
-    designer.page().getByLabel("Saltmarsh Ferries, 1 page changes").uncheck();
+    page().getByLabel("Keep the Oakum Rope Museum’s").check();
+    page().getByLabel("Saltmarsh Ferries, 1 page changes").uncheck();
     designer.button("Apply to 1 site").click();
     assertThat(designer.region("Waiting")).containsText("1 placement at Saltmarsh Ferries");
     showsNewTemplate(MUSEUM_PAGE, true);
@@ -186,13 +186,13 @@ class MainJobTest extends WithDesigner {
       assertThat(HtmlChecker.errors(html)).isEmpty();
     }
     designer.go("/hosted/oakum-rope-museum/");
-    Locator heading = designer.page().locator("h1");
+    Locator heading = page().locator("h1");
     assertThat(heading).hasText("Five hundred years of rope");
     assertThat(heading).hasCSS("font-size", "72px");
-    assertThat(designer.page().locator("a").first()).hasCSS("border-top-left-radius", "20px");
-    designer.page().setViewportSize(390, 844);
+    assertThat(page().locator("a").first()).hasCSS("border-top-left-radius", "20px");
+    page().setViewportSize(390, 844);
     assertThat(heading).hasCSS("font-size", "38px");
-    designer.page().setViewportSize(1280, 800);
+    page().setViewportSize(1280, 800);
     assertThat(
             (Boolean)
                 designer

@@ -37,7 +37,7 @@ class SeenAtOnceTest extends WithDesigner {
 
   @BeforeAll
   static void holdWhatIsAsked() {
-    designer.page().route("**/edits*", ASKED::add);
+    page().route("**/edits*", ASKED::add);
   }
 
   private static Locator main() {
@@ -63,7 +63,7 @@ class SeenAtOnceTest extends WithDesigner {
   }
 
   private static Route asked() {
-    designer.page().waitForCondition(() -> !ASKED.isEmpty());
+    page().waitForCondition(() -> !ASKED.isEmpty());
     return ASKED.remove(0);
   }
 
@@ -73,7 +73,7 @@ class SeenAtOnceTest extends WithDesigner {
     List<String> atOnce = drawn();
     List<String> rules = rules();
     edit.resume();
-    Locator undo = designer.page().locator("button[title='Undo: " + label + " (Ctrl Z)']");
+    Locator undo = page().locator("button[title='Undo: " + label + " (Ctrl Z)']");
     undo.waitFor();
     assertThat(drawn()).as(label).isEqualTo(atOnce);
     assertThat(rules).as("rules that were there at once: " + label).containsAll(rules());
@@ -130,7 +130,7 @@ class SeenAtOnceTest extends WithDesigner {
   void somethingBesideAnother() {
     show(FERRIES_PAGE + "?node=sf-words-t");
     add("Picture");
-    designer.page().keyboard().type("picture");
+    page().keyboard().type("picture");
     press("Tab");
     press("Enter");
     isSeenAtOnce("add picture beside Maud Tillery, Gull Holm, on the seven o…");
@@ -143,7 +143,7 @@ class SeenAtOnceTest extends WithDesigner {
     words.scrollIntoViewIfNeeded();
     BoundingBox from = words.boundingBox();
     BoundingBox to = designer.frame(DESKTOP).locator("[data-node=sf-words-h]").boundingBox();
-    Page page = designer.page();
+    Page page = page();
     page.mouse().move(from.x + 6, from.y + 4);
     page.mouse().down();
     page.mouse().move(from.x + 12, from.y);
@@ -176,7 +176,7 @@ class SeenAtOnceTest extends WithDesigner {
     refuse();
     assertThat(main().locator("> *").first()).hasAttribute("data-node", "sf-opening/ob-section");
     assertThat((String) main().evaluate("e => e.innerHTML")).isEqualTo(before);
-    assertThat(designer.page().getByText("Not saved").first()).isVisible();
+    assertThat(page().getByText("Not saved").first()).isVisible();
 
     show(FERRIES_PAGE + "?node=sf-words");
     Locator words = designer.frame(DESKTOP).locator("[data-node=sf-words]");
@@ -189,20 +189,20 @@ class SeenAtOnceTest extends WithDesigner {
   /** On a slow network nothing can be put where it may not stand. */
   @Test
   void whatMayStandWhereIsKnownBeforeAnythingIsAdded() {
-    designer.page().route("**/api/kinds", ASKED::add);
+    page().route("**/api/kinds", ASKED::add);
     designer.go(FERRIES_PAGE + "?node=sf-words-t");
-    designer.page().waitForTimeout(1000);
+    page().waitForTimeout(1000);
     assertThat(designer.button("Add")).hasCount(0);
     asked().resume();
     designer.button("Add").click();
-    designer.page().keyboard().type("heading");
+    page().keyboard().type("heading");
     press("Enter");
     asked().resume();
     assertThat(designer.frame(DESKTOP).locator("[data-node=sf-words] h2")).hasCount(2);
     designer.awaitSaved();
     press("Control+z");
     assertThat(designer.frame(DESKTOP).locator("[data-node=sf-words] h2")).hasCount(1);
-    designer.page().unroute("**/api/kinds");
+    page().unroute("**/api/kinds");
   }
 
   private static void refuse() {

@@ -164,4 +164,118 @@ class WorkbenchToolsTest extends WithDesigner {
     undo(1);
     page().waitForCondition(() -> order().size() == before);
   }
+
+  private static void set(String node, String setting, String value) {
+    show(FERRIES_PAGE + "?node=" + node);
+    designer.field("Find a setting").fill(setting);
+    designer.set(setting, value);
+    designer.awaitSaved();
+  }
+
+  private static Locator finding(String words) {
+    return designer.region("Fit report").getByRole(AriaRole.LISTITEM).filter(text(words));
+  }
+
+  @Test
+  void whatDoesNotFitAfterPastingIsMendedOneByOneOrInOneGo() {
+    set("sf-words-h", "Text size", "53px");
+    set("sf-words", "Padding top", "3px");
+    set("sf-words", "Least height", "1400px");
+    designer.takeSection("Words of travellers");
+    press("Control+c");
+    page()
+        .waitForFunction(
+            "() => localStorage.getItem('application/x-good-bones+json')?.includes('1400px')");
+    page().locator("[data-surface=phone]").focus();
+    undo(3);
+    show(MUSEUM_PAGE);
+    designer.button("Paste").click();
+    Locator report = designer.region("Fit report");
+    assertThat(report.getByRole(AriaRole.LISTITEM)).hasCount(5);
+    assertThat(finding("1400 px high and goes past one screen")).hasCount(3);
+    assertThat(finding("Padding top is 3px; its neighbours have 88px")).hasCount(1);
+    Locator size = finding("Text size 53px is not one of this client’s");
+    size.getByRole(AriaRole.BUTTON).first().click();
+    assertThat(designer.region("Ladder")).containsText("The best half hour");
+    size.getByRole(AriaRole.BUTTON).filter(text("Take size.")).click();
+    assertThat(report.getByRole(AriaRole.LISTITEM)).hasCount(4);
+    Locator heading =
+        designer.frame(DESKTOP).locator("h2").filter(text("The best half hour of our week"));
+    assertThat(heading).not().hasCSS("font-size", "53px");
+    designer.button("Mend all 4").click();
+    assertThat(report).hasCount(0);
+    for (String frame : FRAMES) {
+      Locator section = designer.frame(frame).locator("section").filter(text("The best half hour"));
+      assertThat(section).not().hasCSS("min-height", "1400px");
+      assertThat(section).not().hasCSS("padding-top", "3px");
+    }
+    undo(3);
+    assertThat(designer.frame(DESKTOP).locator("main")).not().containsText("The best half hour");
+    designer.button("Paste").click();
+    assertThat(report.getByRole(AriaRole.LISTITEM)).hasCount(5);
+    designer.button("Leave it as it is").click();
+    assertThat(report).hasCount(0);
+    undo(1);
+  }
+
+  private static double scrolled(String device) {
+    return ((Number)
+            page()
+                .locator("[data-surface=" + device + "]")
+                .evaluate("e => e.closest('.overflow-y-auto').scrollTop"))
+        .doubleValue();
+  }
+
+  private static void scrollLead(double by) {
+    page().mouse().move(480, 250);
+    page().mouse().wheel(0, by);
+  }
+
+  @Test
+  void theWidthsScrollAloneOrTogether() {
+    page().setViewportSize(1280, 420);
+    show(FERRIES_PAGE);
+    scrollLead(120);
+    page().waitForCondition(() -> scrolled("desktop") == 120);
+    assertThat(scrolled("phone")).isZero();
+    designer.button("Scroll together").click();
+    scrollLead(5000);
+    page().waitForCondition(() -> scrolled("phone") > 0 && scrolled("tablet") > 0);
+    for (String device : List.of("desktop", "tablet", "phone")) {
+      String end =
+          "e => { const a = e.closest('.overflow-y-auto');"
+              + " return a.scrollHeight - a.clientHeight - a.scrollTop }";
+      page()
+          .waitForCondition(
+              () ->
+                  ((Number) page().locator("[data-surface=" + device + "]").evaluate(end))
+                          .doubleValue()
+                      < 2);
+    }
+    designer.button("Scroll together").click();
+    double phone = scrolled("phone");
+    scrollLead(-5000);
+    page().waitForCondition(() -> scrolled("desktop") == 0);
+    assertThat(scrolled("phone")).isEqualTo(phone);
+    page().setViewportSize(1280, 800);
+  }
+
+  @Test
+  void oneWidthIsSeenAloneAndLarger() {
+    double beside = page().locator("[data-surface=desktop]").boundingBox().width;
+    designer.button("Show this width alone").click();
+    assertThat(designer.region("Phone frame")).hasCount(0);
+    assertThat(designer.region("Tablet frame")).hasCount(0);
+    page()
+        .waitForCondition(
+            () -> page().locator("[data-surface=desktop]").boundingBox().width > beside + 150);
+    assertThat(designer.viewportWidth(DESKTOP)).isEqualTo(1280);
+    press("2");
+    assertThat(designer.region("Tablet frame")).isVisible();
+    assertThat(designer.region("Desktop frame")).hasCount(0);
+    designer.button("Show all three widths").click();
+    for (String device : List.of("Desktop", "Tablet", "Phone")) {
+      assertThat(designer.region(device + " frame")).isVisible();
+    }
+  }
 }
