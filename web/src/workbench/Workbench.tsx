@@ -104,6 +104,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const hand = useHand(tree);
   const { lead, inHand, others, held, now: current, pick, onLead } = hand;
   const heldIds = held.map((node) => node.id);
+  const unfit = findings.filter((finding) => tree.byId.has(finding.node));
   const canvases = useCallback(
     (): readonly Canvas[] => [...surfaces.current.values()].map((surface) => surface.canvas),
     [],
@@ -352,13 +353,13 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             onReload={() => void bench.reload()}
             onKeep={(body) => void bench.keep(body)}
           />
-          {findings.length > 0 && (
+          {unfit.length > 0 && (
             <FitPanel
-              findings={findings}
+              findings={unfit}
               onPick={pick}
               onEdit={edit}
               onMended={(mended) => {
-                setFindings(findings.filter((finding) => !mended.includes(finding)));
+                setFindings(unfit.filter((finding) => !mended.includes(finding)));
               }}
               onClose={() => {
                 setFindings([]);

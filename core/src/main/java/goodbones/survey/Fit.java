@@ -22,6 +22,7 @@ import goodbones.style.Token;
 import goodbones.style.TokenType;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -135,31 +136,23 @@ public final class Fit {
     return cascade.won(node, property, device, State.NORMAL).css();
   }
 
-  /** A thing that was as high as a screen elsewhere may go past the first screen here. */
+  /**
+   * A thing that was as high as a screen elsewhere may go past the first screen here. What a mend
+   * for a wider device mends too is not said again.
+   */
   private void height(Node node) {
+    Set<Device> mended = EnumSet.noneOf(Device.class);
     for (Device device : Device.values()) {
       Box box = boxes.getOrDefault(device, Map.of()).get(node.id());
       Screen screen = screens.get(device);
       if (box == null || screen == null || box.height() <= screen.height()) {
         continue;
       }
-      List<Setting> settings = new ArrayList<>();
-      if (Catalogue.hasStyle(node.kind(), StyleProperty.MIN_HEIGHT)) {
-        String least = css(node, StyleProperty.MIN_HEIGHT, device);
-        boolean stretched =
-            least.endsWith("px")
-                && Double.parseDouble(least.substring(0, least.length() - 2)) > screen.height();
-        boolean tooManyScreens =
-            least.endsWith("vh")
-                && Double.parseDouble(least.substring(0, least.length() - 2)) > 100;
-        if (stretched || tooManyScreens) {
-          settings.add(
-              new Setting(
-                  node.id(),
-                  StyleKey.of(StyleProperty.MIN_HEIGHT, device),
-                  Optional.of(StyleValue.literal("100vh"))));
-        }
+      Optional<Candidate> least = stretching(node, device, screen);
+      if (least.isPresent() && mended.contains(least.get().device())) {
+        continue;
       }
+      least.ifPresent(candidate -> mended.add(device));
       findings.add(
           new Finding(
               node.id(),
@@ -170,9 +163,31 @@ public final class Fit {
                   + " px high and goes past one screen of "
                   + Math.round(screen.height())
                   + " px",
-              settings.isEmpty() ? "" : "Make it at least one screen high, no more",
-              settings));
+              least.isEmpty() ? "" : "Make it at least one screen high, no more",
+              least.stream()
+                  .map(
+                      candidate ->
+                          new Setting(
+                              node.id(),
+                              StyleKey.of(StyleProperty.MIN_HEIGHT, device),
+                              Optional.of(StyleValue.literal("100vh"))))
+                  .toList()));
     }
+  }
+
+  /** The least height, if it is more than a screen. */
+  private Optional<Candidate> stretching(Node node, Device device, Screen screen) {
+    if (!Catalogue.hasStyle(node.kind(), StyleProperty.MIN_HEIGHT)) {
+      return Optional.empty();
+    }
+    return Optional.of(cascade.won(node, StyleProperty.MIN_HEIGHT, device, State.NORMAL))
+        .filter(
+            least -> isMore(least.css(), "px", screen.height()) || isMore(least.css(), "vh", 100));
+  }
+
+  private static boolean isMore(String css, String unit, double than) {
+    return css.endsWith(unit)
+        && Double.parseDouble(css.substring(0, css.length() - unit.length())) > than;
   }
 
   /** Sections of a page mostly breathe alike; the other sections' padding is the measure. */

@@ -163,12 +163,21 @@ class FitTest {
   }
 
   @Test
-  void moreThanOneScreenOfViewportHeightIsBroughtToOne() {
+  void moreThanOneScreenOfViewportHeightIsBroughtToOneAndSaidOnce() {
     Node tall = styled(node("put", Kind.SECTION), "min-height", "150vh");
+    List<Fit.Finding> findings = fit(page(tall), "put");
+    assertThat(findings).extracting(Fit.Finding::device).containsExactly(Device.DESKTOP);
+    assertThat(fit(mended(page(tall), findings), "put")).isEmpty();
+  }
+
+  @Test
+  void aHeightOfItsOwnOnAPhoneIsSaidAndMendedForThePhoneToo() {
+    Node tall =
+        styled(node("put", Kind.SECTION), "min-height", "1400px", "min-height@phone", "1400px");
     List<Fit.Finding> findings = fit(page(tall), "put");
     assertThat(findings)
         .extracting(Fit.Finding::device)
-        .contains(Device.DESKTOP, Device.TABLET, Device.PHONE);
+        .containsExactly(Device.DESKTOP, Device.PHONE);
     assertThat(fit(mended(page(tall), findings), "put")).isEmpty();
   }
 
