@@ -163,7 +163,7 @@ class GripsAndLadderTest extends WithDesigner {
     assertThat(designer.field("Text size")).hasValue("36px");
     assertThat(shown(PHONE, HEADING)).hasCSS("font-size", "36px");
     assertThat(shown(DESKTOP, HEADING)).not().hasCSS("font-size", "44px");
-    page().locator("body").click();
+    press("Escape");
     undo(5);
   }
 
@@ -194,7 +194,7 @@ class GripsAndLadderTest extends WithDesigner {
     for (String node : List.of(HEADING, TEXT)) {
       assertThat(shown(PHONE, node)).hasCSS("text-align", "center");
     }
-    page().locator("body").click();
+    press("Escape");
     undo(3);
     assertThat(shown(DESKTOP, HEADING)).not().hasCSS("text-align", "center");
   }
@@ -224,7 +224,100 @@ class GripsAndLadderTest extends WithDesigner {
     for (String node : List.of(HEADING, TEXT)) {
       assertThat(shown(PHONE, node)).not().hasCSS("font-size", "21px");
     }
-    page().locator("body").click();
+    press("Escape");
     undo(2);
+  }
+
+  private static void addByName(String name) {
+    press("a");
+    assertThat(designer.field("What to add")).isFocused();
+    page().keyboard().type(name);
+    press("Enter");
+    designer.awaitSaved();
+  }
+
+  @Test
+  void whatAllThingsInASectionHaveIsGatheredOnIt() {
+    for (String node : List.of(HEADING, TEXT)) {
+      takeInHand(node);
+      findSetting("letter");
+      designer.set("Letter spacing", "0.5px");
+      designer.awaitSaved();
+    }
+    takeInHand(SECTION);
+    assertThat(designer.region("Ladder")).containsText("All in it have letter spacing 0.5px.");
+    designer.button("Gather it here").click();
+    assertThat(designer.button("Gather it here")).hasCount(0);
+    findSetting("letter");
+    assertThat(designer.field("Letter spacing")).hasValue("0.5px");
+    for (String node : List.of(HEADING, TEXT)) {
+      assertThat(shown(PHONE, node)).hasCSS("letter-spacing", "0.5px");
+    }
+    takeInHand(TEXT);
+    findSetting("letter");
+    assertThat(designer.field("Letter spacing")).hasValue("");
+    press("Escape");
+    undo(3);
+  }
+
+  @Test
+  void aBoxThatAddsNothingIsNamedAndTakenAwayWithoutAnythingMoving() {
+    takeInHand(TEXT);
+    List<String> boxes = FRAMES.stream().map(frame -> boxOf(frame, TEXT)).toList();
+    press("b");
+    designer.awaitSaved();
+    assertThat(designer.region("Ladder")).containsText("This box adds nothing.");
+    designer.button("Take it away").click();
+    assertThat(designer.frame(DESKTOP).locator("[data-node=sf-words] > .box")).hasCount(0);
+    designer.awaitSaved();
+    assertThat(FRAMES.stream().map(frame -> boxOf(frame, TEXT)).toList()).isEqualTo(boxes);
+    undo(2);
+  }
+
+  private static String boxOf(String frame, String node) {
+    return (String) shown(frame, node).evaluate("e => JSON.stringify(e.getBoundingClientRect())");
+  }
+
+  @Test
+  void columnsAreLaidOutByNameRefusedWithAReasonAndHintedAtAboveSix() {
+    takeInHand(TEXT);
+    addByName("row of 4");
+    designer.set("Columns", "banana");
+    Locator problem = designer.region("Ladder").getByRole(AriaRole.ALERT);
+    assertThat(problem).containsText("banana");
+    designer.set("Columns", "6 2 2 2");
+    assertThat(problem).hasCount(0);
+    designer.awaitSaved();
+    Locator row = designer.frame(DESKTOP).locator("[data-node=sf-words] > .row");
+    double first = row.locator("> .column").first().boundingBox().width;
+    assertThat(first).isGreaterThan(row.boundingBox().width * 0.4);
+    press("Escape");
+    for (int i = 0; i < 3; i++) {
+      addByName("column");
+      press("ArrowLeft");
+    }
+    assertThat(designer.region("Ladder")).containsText("7 columns");
+    assertThat(row.locator("> .column")).hasCount(7);
+    undo(5);
+    assertThat(row).hasCount(0);
+  }
+
+  @Test
+  void theThingInHandIsNamedWithItsLevelAndEveryLevelHasALineOfItsOwn() {
+    takeInHand("sf-route-t1");
+    Locator surface = page().locator("[data-surface=desktop]");
+    assertThat(surface.locator("span.capitalize")).hasText("text");
+    Locator lines = surface.locator("svg rect[stroke='#1d2327']");
+    assertThat(lines).hasCount(4);
+    List<?> kinds =
+        (List<?>)
+            lines.evaluateAll(
+                "all => [...new Set(all.map(e =>"
+                    + " e.getAttribute('stroke-width') + e.getAttribute('stroke-dasharray')))]");
+    assertThat(kinds).hasSize(4);
+    for (String level : List.of("column", "row", "section")) {
+      press("ArrowLeft");
+      assertThat(surface.locator("span.capitalize")).hasText(level);
+    }
   }
 }
