@@ -165,6 +165,46 @@ class WorkbenchToolsTest extends WithDesigner {
     page().waitForCondition(() -> order().size() == before);
   }
 
+  @Test
+  void copiesArePastedByTheKeysAndAreOthersThanWhatWasCopied() {
+    show(FERRIES_PAGE + "?node=sf-route-t2");
+    press("Control+c");
+    page()
+        .waitForFunction(
+            "() => localStorage.getItem('application/x-good-bones+json')?.includes('lighthouse')");
+    show(WORDS);
+    press("Control+v");
+    Locator words = designer.frame(PHONE).locator("[data-node=sf-words]");
+    assertThat(words).containsText("A lighthouse with 142 steps");
+    assertThat(designer.frame(PHONE).locator("[data-node=sf-route-t2]")).hasCount(1);
+    press("Control+x");
+    assertThat(words).not().containsText("A lighthouse with 142 steps");
+    undo(2);
+  }
+
+  @Test
+  void aPageOfAnotherProgramIsPastedAsHeadingsAndTexts() {
+    page()
+        .evaluate(
+            """
+            () => {
+              const data = new DataTransfer();
+              data.setData('text/html', `<html><body><!--StartFragment--><h2 class="x">Winter rules</h2>
+                <p style="margin:0">Bring a <b>warm</b> coat.<script>x()</script></p>
+                <ul><li>gloves</li><li>a hat</li></ul><!--EndFragment--></body></html>`);
+              document.dispatchEvent(
+                new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true}));
+            }
+            """);
+    for (String frame : FRAMES) {
+      Locator words = designer.frame(frame).locator("[data-node=sf-words]");
+      assertThat(words.locator("h2")).containsText(new String[] {"best half hour", "Winter rules"});
+      assertThat(words.locator("strong")).hasText("warm");
+      assertThat(words.locator("li")).hasText(new String[] {"gloves", "a hat"});
+    }
+    undo(1);
+  }
+
   private static void set(String node, String setting, String value) {
     show(FERRIES_PAGE + "?node=" + node);
     designer.field("Find a setting").fill(setting);
