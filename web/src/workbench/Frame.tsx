@@ -1,5 +1,6 @@
 import morphdom from 'morphdom';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect } from 'react';
+import { useDocument, Viewport } from './Viewport';
 
 export type Box = { x: number; y: number; width: number; height: number };
 
@@ -14,6 +15,8 @@ function boxesOf(doc: Document): Boxes {
   }
   return boxes;
 }
+
+const EMPTY = 40;
 
 type Props = {
   html: string;
@@ -36,26 +39,24 @@ type Props = {
  */
 export function Frame(props: Props) {
   const { html, title, width, screen, scale, quick = '', onPick, onKey, onDrawn } = props;
-  const frame = useRef<HTMLIFrameElement>(null);
-  const [first] = useState(html);
-  const [height, setHeight] = useState<number>(screen);
-  const [ready, setReady] = useState(false);
-
-  const fit = useCallback(() => {
-    const doc = frame.current?.contentDocument;
-    if (!doc?.body) return;
-    setHeight(Math.max(40, Math.ceil(doc.body.getBoundingClientRect().height)));
-    onDrawn?.(boxesOf(doc));
-  }, [onDrawn]);
-
-  const onLoad = () => {
-    frame.current?.contentDocument?.documentElement.style.setProperty('--vh', `${screen / 100}px`);
-    setReady(true);
-  };
+  const onMoved = useCallback(
+    (drawn: Document) => {
+      onDrawn?.(boxesOf(drawn));
+    },
+    [onDrawn],
+  );
+  const onClick = useCallback(
+    (event: MouseEvent) => {
+      const target = event.target as Element | null;
+      const node = target?.closest('[data-node]')?.getAttribute('data-node');
+      if (node) onPick?.(node);
+    },
+    [onPick],
+  );
+  const { frame, doc, setDoc, height } = useDocument({ empty: EMPTY, onMoved, onClick, onKey });
 
   useEffect(() => {
-    const doc = frame.current?.contentDocument;
-    if (!ready || !doc?.body) return;
+    if (!doc) return;
     const next = new DOMParser().parseFromString(html, 'text/html');
     const style = doc.querySelector('style');
     const nextStyle = next.querySelector('style');
@@ -63,12 +64,11 @@ export function Frame(props: Props) {
       style.textContent = nextStyle.textContent;
     }
     morphdom(doc.body, next.body);
-    fit();
-  }, [html, ready, fit]);
+    onMoved(doc);
+  }, [html, doc, onMoved]);
 
   useEffect(() => {
-    const doc = frame.current?.contentDocument;
-    if (!ready || !doc?.head) return;
+    if (!doc) return;
     let sheet = doc.querySelector('style[data-quick]');
     if (!sheet) {
       sheet = doc.createElement('style');
@@ -76,52 +76,18 @@ export function Frame(props: Props) {
       doc.head.append(sheet);
     }
     if (sheet.textContent !== quick) sheet.textContent = quick;
-  }, [quick, ready]);
-
-  useEffect(() => {
-    const doc = frame.current?.contentDocument;
-    if (!ready || !doc?.body) return;
-    const observer = new ResizeObserver(fit);
-    observer.observe(doc.body);
-    void doc.fonts.ready.then(fit);
-    return () => {
-      observer.disconnect();
-    };
-  }, [ready, fit]);
-
-  useEffect(() => {
-    const doc = frame.current?.contentDocument;
-    if (!ready || !doc) return;
-    const pick = (event: MouseEvent) => {
-      event.preventDefault();
-      const target = event.target as Element | null;
-      const node = target?.closest('[data-node]')?.getAttribute('data-node');
-      if (node) onPick?.(node);
-    };
-    const key = (event: KeyboardEvent) => onKey?.(event);
-    doc.addEventListener('click', pick);
-    doc.addEventListener('keydown', key);
-    return () => {
-      doc.removeEventListener('click', pick);
-      doc.removeEventListener('keydown', key);
-    };
-  }, [ready, onPick, onKey]);
+  }, [quick, doc]);
 
   return (
-    <div
-      className="overflow-clip bg-sheet"
-      style={{ width: width * scale, height: height * scale }}
-    >
-      <iframe
-        ref={frame}
-        title={title}
-        srcDoc={first}
-        sandbox="allow-same-origin"
-        tabIndex={-1}
-        onLoad={onLoad}
-        className="block border-0 origin-top-left"
-        style={{ width, height, transform: `scale(${scale})` }}
-      />
-    </div>
+    <Viewport
+      frame={frame}
+      html={html}
+      title={title}
+      width={width}
+      height={height}
+      screen={screen}
+      scale={scale}
+      onDocument={setDoc}
+    />
   );
 }

@@ -1,9 +1,10 @@
 import morphdom from 'morphdom';
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { fragmentOf } from './fragment';
 import { putInOrder } from './order';
 import { bringSheetUp, sheetHtml } from './sheet';
 import type { Block } from './source';
+import { useDocument, Viewport } from './Viewport';
 
 /** What a frame draws: the same HTML and CSS that is published, with node ids. */
 export type Drawing = { language: string; css: string; open: string; blocks: readonly Block[] };
@@ -133,94 +134,49 @@ type Props = {
  * the drawing changes, the document is brought up to it in place, so that nothing flickers.
  */
 export function LiveFrame({ drawing, title, width, screen, scale, onKey, onDrawn }: Props) {
-  const frame = useRef<HTMLIFrameElement>(null);
   const [first] = useState(() => pageOf(drawing));
   const drawn = useRef(drawing);
-  const finding = useRef<ReturnType<typeof lookUp>>(undefined);
+  const finding = useRef<{ doc: Document; element: Canvas['element'] }>(undefined);
   const astray = useRef(new Set<string>());
-  const [height, setHeight] = useState<number>(screen);
-  const [ready, setReady] = useState(false);
 
-  const fit = useCallback(() => {
-    const doc = frame.current?.contentDocument;
-    if (!doc?.body) return;
-    const tall = Math.ceil(doc.body.getBoundingClientRect().height);
-    setHeight(tall < 8 ? screen : Math.max(40, tall));
-    const element = (finding.current ??= lookUp(doc));
-    onDrawn?.({
-      doc,
-      element,
-      stray: (strayed) => astray.current.add(blockOf(strayed)),
-      putBack: () => {
-        bringUp(doc, drawn.current, drawn.current, astray.current);
-      },
-    });
-  }, [onDrawn, screen]);
+  const onMoved = useCallback(
+    (doc: Document) => {
+      if (finding.current?.doc !== doc) finding.current = { doc, element: lookUp(doc) };
+      onDrawn?.({
+        ...finding.current,
+        stray: (strayed) => astray.current.add(blockOf(strayed)),
+        putBack: () => {
+          bringUp(doc, drawn.current, drawn.current, astray.current);
+        },
+      });
+    },
+    [onDrawn],
+  );
+  const { frame, doc, setDoc, height } = useDocument({ empty: screen, onMoved, onKey });
 
   useLayoutEffect(() => {
-    const doc = frame.current?.contentDocument;
-    if (!ready || !doc?.body || drawn.current === drawing) return;
+    if (!doc || drawn.current === drawing) return;
     bringUp(doc, drawn.current, drawing, astray.current);
     drawn.current = drawing;
-  }, [drawing, ready]);
+  }, [drawing, doc]);
   useEffect(() => {
-    if (ready) fit();
-  }, [drawing, ready, fit]);
-
+    if (doc) onMoved(doc);
+  }, [drawing, doc, onMoved]);
   useEffect(() => {
-    const doc = frame.current?.contentDocument;
-    if (!ready || !doc?.body) return;
-    const observer = new ResizeObserver(fit);
-    observer.observe(doc.body);
-    void doc.fonts.ready.then(fit);
-    const main = doc.querySelector('main');
-    const leave = main ? paintWhatIsNear(main) : undefined;
-    return () => {
-      observer.disconnect();
-      leave?.();
-    };
-  }, [ready, fit]);
+    const main = doc?.querySelector('main');
+    return main ? paintWhatIsNear(main) : undefined;
+  }, [doc]);
 
-  useEffect(() => {
-    const doc = frame.current?.contentDocument;
-    if (!ready || !doc) return;
-    const stay = (event: MouseEvent) => {
-      event.preventDefault();
-    };
-    const key = (event: KeyboardEvent) => onKey?.(event);
-    doc.addEventListener('click', stay);
-    doc.addEventListener('keydown', key);
-    return () => {
-      doc.removeEventListener('click', stay);
-      doc.removeEventListener('keydown', key);
-    };
-  }, [ready, onKey]);
-
-  return useMemo(
-    () => (
-      <div
-        className="overflow-clip bg-sheet"
-        style={{ width: width * scale, height: height * scale }}
-      >
-        <iframe
-          ref={frame}
-          title={title}
-          srcDoc={first}
-          sandbox="allow-same-origin"
-          tabIndex={-1}
-          onLoad={() => {
-            frame.current?.contentDocument?.documentElement.style.setProperty(
-              '--vh',
-              `${screen / 100}px`,
-            );
-            finding.current = undefined;
-            setReady(true);
-          }}
-          className="block border-0 origin-top-left"
-          style={{ width, height, transform: `scale(${scale})` }}
-        />
-      </div>
-    ),
-    [width, height, scale, title, first, screen],
+  return (
+    <Viewport
+      frame={frame}
+      html={first}
+      title={title}
+      width={width}
+      height={height}
+      screen={screen}
+      scale={scale}
+      onDocument={setDoc}
+    />
   );
 }

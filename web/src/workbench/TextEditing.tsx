@@ -1,10 +1,11 @@
-import { Bold, CornerDownLeft, Italic, Link as LinkIcon, List, Palette } from 'lucide-react';
+import { Bold, CornerDownLeft, Italic, Link as LinkIcon, List, PaintBucket } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answer, api, Problem } from '../api/client';
-import { useFinishes } from '../features/finishes/useFinishes';
+import { elementOf, escaped, linkAround, uncoloured } from './chosenWords';
 import { boxOf } from './geometry';
 import type { Canvas } from './LiveFrame';
 import type { EditBody, NodeView } from './source';
+import { LinkForm, Palette, Tool } from './WordTools';
 
 type Props = {
   canvas: Canvas;
@@ -16,12 +17,6 @@ type Props = {
   onDone: () => void;
 };
 
-function escaped(text: string): string {
-  const holder = document.createElement('div');
-  holder.textContent = text;
-  return holder.innerHTML.replace(/\n/g, '<br>');
-}
-
 /** What is chosen at the moment; of a link, where the one in hand leads. */
 type Asking = { what: 'link'; to: string } | { what: 'colour' };
 
@@ -30,35 +25,6 @@ const ROOM_ABOVE = 110;
 
 const says = { link: 'lead somewhere', colour: 'have the colour' };
 
-/** The link that the caret or the chosen words stand in. */
-function linkAround(range: Range | undefined): Element | undefined {
-  return (range && elementOf(range.commonAncestorContainer)?.closest('a[href]')) ?? undefined;
-}
-
-/** The element that something of a document is or stands in. */
-function elementOf(node: Node): Element | null {
-  return node.nodeType === Node.ELEMENT_NODE ? (node as Element) : node.parentElement;
-}
-
-/** What a range holds, with the marks around it, but in no colour of its own. */
-function uncoloured(range: Range, words: Element): string {
-  const holder = words.ownerDocument.createElement('div');
-  holder.append(range.cloneContents());
-  let around = elementOf(range.commonAncestorContainer);
-  while (around && around !== words) {
-    if (around.matches('a, b, strong, i, em')) {
-      const mark = around.cloneNode() as Element;
-      mark.append(...holder.childNodes);
-      holder.append(mark);
-    }
-    around = around.parentElement;
-  }
-  for (const painted of holder.querySelectorAll('[data-colour]')) {
-    painted.replaceWith(...painted.childNodes);
-  }
-  return holder.innerHTML;
-}
-
 /** Words edited where they stand, with what they can be marked with. */
 export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props) {
   const [asking, setAsking] = useState<Asking>();
@@ -66,7 +32,6 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
   const range = useRef<Range | undefined>(undefined);
   const before = useRef('');
   const done = useRef(false);
-  const { table } = useFinishes();
   const doc = canvas.doc;
   const id = node?.id ?? '';
   const kind = node?.kind ?? '';
@@ -88,20 +53,27 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
     async (keep: boolean) => {
       const element = canvas.element(id);
       if (done.current || !element) return;
+      done.current = true;
       const html = element.innerHTML;
       if (keep && html !== before.current) {
         const failed = await onEdit({ type: 'MARKED', node: id, field: 'words', value: html });
         if (failed instanceof Problem) {
           setProblem(failed.message);
+          done.current = false;
           return;
         }
       }
-      done.current = true;
       element.removeAttribute('contenteditable');
       onDone();
     },
     [canvas, id, onEdit, onDone],
   );
+
+  const giveUp = () => {
+    const element = canvas.element(id);
+    if (element) element.innerHTML = before.current;
+    void finish(false);
+  };
 
   useEffect(() => {
     const element = canvas.element(id);
@@ -119,8 +91,7 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
       event.stopPropagation();
       if (event.key === 'Escape') {
         event.preventDefault();
-        element.innerHTML = before.current;
-        void finish(false);
+        giveUp();
       } else if (event.key === 'Enter') {
         event.preventDefault();
         if (event.shiftKey || (kind === 'text' && !event.ctrlKey)) {
@@ -135,7 +106,7 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
         doc.execCommand(event.key === 'b' ? 'bold' : 'italic');
       } else if ((event.ctrlKey || event.metaKey) && event.key === 'k') {
         event.preventDefault();
-        ask('link');
+        if (kind !== 'button') ask('link');
       }
     };
     const onPaste = (event: ClipboardEvent) => {
@@ -226,18 +197,30 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
   };
   const element = canvas.element(id);
   const plain = (element && doc.defaultView?.getComputedStyle(element).color) ?? '';
-  const palette = table?.tokens.filter((token) => token.type === 'color' && !token.retired) ?? [];
   const top = box.y * scale;
+  const room = doc.documentElement.clientWidth;
+  const side =
+    box.x + box.width / 2 > room / 2
+      ? { right: Math.max(0, room - box.x - box.width) * scale }
+      : { left: Math.max(0, box.x) * scale };
   // What is chosen from unfolds away from the words.
   const above = top > ROOM_ABOVE;
   return (
     <div
       data-text-tools
       role="toolbar"
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key !== 'Escape') return;
+        if (asking) {
+          setAsking(undefined);
+          back();
+        } else giveUp();
+      }}
       aria-label="Words"
       className={`absolute z-30 flex bg-paper border border-ink px-1 py-0.5 text-[12.5px] ${above ? 'flex-col-reverse -translate-y-full' : 'flex-col'}`}
       style={{
-        left: Math.max(0, box.x * scale),
+        ...side,
         top: above ? top - 6 : top + box.height * scale + 8,
       }}
     >
@@ -275,7 +258,7 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
             else ask('colour');
           }}
         >
-          <Palette size={14} />
+          <PaintBucket size={14} />
         </Tool>
         {kind === 'text' && (
           <Tool
@@ -305,33 +288,13 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
       </div>
       {asking?.what === 'link' && <LinkForm to={asking.to} onLink={link} />}
       {asking?.what === 'colour' && (
-        <div className="flex flex-wrap gap-1 p-1 max-w-64">
-          {palette.map((token) => {
-            const { css } = token.sites[site] ?? token.house;
-            return (
-              <button
-                key={token.id}
-                type="button"
-                aria-label={token.name}
-                title={token.name}
-                className="size-6 border border-line hover:border-ink"
-                style={{ background: css }}
-                onClick={() => {
-                  paint(token.id, css);
-                }}
-              />
-            );
-          })}
-          <button
-            type="button"
-            className="px-1.5 h-6 border border-line hover:border-ink"
-            onClick={() => {
-              paint('', plain);
-            }}
-          >
-            as the other words
-          </button>
-        </div>
+        <Palette
+          site={site}
+          onPaint={paint}
+          onPlain={() => {
+            paint('', plain);
+          }}
+        />
       )}
       {problem && (
         <p role="alert" className="text-brick px-1 pb-1 max-w-72">
@@ -339,63 +302,5 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
         </p>
       )}
     </div>
-  );
-}
-
-type LinkFormProps = { to: string; onLink: (to: string) => void };
-
-/** Where the chosen words lead; a link is taken away by leaving it empty. */
-function LinkForm({ to, onLink }: LinkFormProps) {
-  return (
-    <form
-      className="flex gap-1 p-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        const value = new FormData(event.currentTarget).get('to');
-        onLink(typeof value === 'string' ? value.trim() : '');
-      }}
-    >
-      <input
-        name="to"
-        autoFocus
-        defaultValue={to}
-        aria-label="Where the link goes"
-        placeholder="/page, #section or https://…"
-        className="border border-line bg-sheet px-1.5 py-0.5 w-52"
-      />
-      <button type="submit" className="px-2 text-verdigris font-medium">
-        {to === '' ? 'Link' : 'Change'}
-      </button>
-      {to !== '' && (
-        <button
-          type="button"
-          className="px-1 text-verdigris"
-          onClick={() => {
-            onLink('');
-          }}
-        >
-          Take away
-        </button>
-      )}
-    </form>
-  );
-}
-
-type ToolProps = { label: string; onClick: () => void; children: React.ReactNode };
-
-function Tool({ label, onClick, children }: ToolProps) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      className="size-7 grid place-items-center hover:bg-board rounded-[2px]"
-      onMouseDown={(event) => {
-        event.preventDefault();
-      }}
-      onClick={onClick}
-    >
-      {children}
-    </button>
   );
 }

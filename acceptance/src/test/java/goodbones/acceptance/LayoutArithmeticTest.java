@@ -20,8 +20,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Random;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -29,22 +27,9 @@ import org.junit.jupiter.api.Test;
  * the very page that is rendered, within half a pixel. What the browser alone can know, the size of
  * words, is taken from it; all else is computed.
  */
-class LayoutArithmeticTest {
+class LayoutArithmeticTest extends WithBrowser {
   private static final long SEED = 20_261_125;
-  private static final double WITHIN = 0.5;
   private static final int LEAST = 300;
-
-  private static Designer designer;
-
-  @BeforeAll
-  static void open() {
-    designer = new Designer("");
-  }
-
-  @AfterAll
-  static void close() {
-    designer.close();
-  }
 
   private static Map<NodeId, Box> compute(Node page, Screen screen, Drawn drawn) {
     Cascade cascade = new Cascade(page, Shown.of(page), Drawn.BARE);
@@ -72,7 +57,7 @@ class LayoutArithmeticTest {
   /** Draws a page at a device and holds every box against the browser's. */
   private static Map<NodeId, Box> compared(Node page, Device device) {
     Screen screen = Drawn.screen(device);
-    Drawn drawn = Drawn.of(page, designer.page(), screen);
+    Drawn drawn = draw(page, screen);
     Map<NodeId, Box> boxes = compute(page, screen, drawn);
     List<String> wrong = new ArrayList<>();
     page.walk(node -> fault(page, node, boxes, drawn).ifPresent(wrong::add));

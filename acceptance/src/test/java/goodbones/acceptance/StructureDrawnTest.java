@@ -24,29 +24,14 @@ import goodbones.style.Flow;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
  * Outside check: what mirroring, gathering and unwrapping do is seen in Chromium, which draws the
  * pages before and after.
  */
-class StructureDrawnTest {
+class StructureDrawnTest extends WithBrowser {
   private static final long SEED = 20_261_126;
-  private static final double WITHIN = 0.5;
-  private static Designer designer;
-
-  @BeforeAll
-  static void open() {
-    designer = new Designer("");
-  }
-
-  @AfterAll
-  static void close() {
-    designer.close();
-  }
-
   private int next;
 
   private Bench bench(Node page) {
@@ -54,7 +39,7 @@ class StructureDrawnTest {
   }
 
   private static Drawn draw(Node page, Device device) {
-    return Drawn.of(page, designer.page(), Drawn.screen(device));
+    return draw(page, Drawn.screen(device));
   }
 
   private static Node changed(Node page, Edit edit) {

@@ -15,14 +15,14 @@ import org.junit.jupiter.api.Test;
 
 /** Words edited where they stand, with what they can be marked with, as a person does it. */
 class WordsInPlaceTest extends WithDesigner {
-  private static final String TEXT = "[data-node=sf-words-t]";
-  private static final String HEADING = "[data-node=sf-words-h]";
+  private static final String TEXT = "sf-words-t";
+  private static final String HEADING = "sf-words-h";
   private int written;
 
   @BeforeEach
   void aTextInHand() {
     written = 0;
-    show(FERRIES_PAGE + "?node=sf-words-t");
+    show(FERRIES_PAGE + "?node=" + TEXT);
   }
 
   @AfterEach
@@ -31,8 +31,12 @@ class WordsInPlaceTest extends WithDesigner {
     assertThat(shown(DESKTOP)).containsText("Maud Tillery");
   }
 
+  private static Locator shown(String frame, String node) {
+    return designer.frame(frame).locator("[data-node='" + node + "']");
+  }
+
   private static Locator shown(String frame) {
-    return designer.frame(frame).locator(TEXT);
+    return shown(frame, TEXT);
   }
 
   private static Locator tools() {
@@ -194,6 +198,27 @@ class WordsInPlaceTest extends WithDesigner {
   }
 
   @Test
+  void theToolsAreWholeAlsoOverWordsAtTheRightEdgeAndAtTheTop() {
+    for (String node : List.of("sf-route-t3", "sf-opening/ob-label")) {
+      show(FERRIES_PAGE + "?node=" + node);
+      begin();
+      tool("Link (Ctrl K)").click();
+      BoundingBox bar = tools().boundingBox();
+      BoundingBox frame = page().locator("[data-surface=desktop]").boundingBox();
+      assertThat(bar.x).isGreaterThanOrEqualTo(frame.x);
+      assertThat(bar.x + bar.width).isLessThanOrEqualTo(frame.x + frame.width);
+      assertThat(bar.y).isGreaterThanOrEqualTo(frame.y);
+      press("Escape");
+      assertThat(designer.field("Where the link goes")).hasCount(0);
+      page().keyboard().type("Lost");
+      assertThat(shown(DESKTOP, node)).hasText("Lost");
+      press("Escape");
+      assertThat(tools()).hasCount(0);
+      assertThat(shown(DESKTOP, node)).not().hasText("Lost");
+    }
+  }
+
+  @Test
   void linesBecomeAListAndTheListGrows() {
     begin("gloves");
     press("Shift+Enter");
@@ -215,16 +240,16 @@ class WordsInPlaceTest extends WithDesigner {
 
   @Test
   void aHeadingIsBrokenWhereOneWants() {
-    show(FERRIES_PAGE + "?node=sf-words-h");
+    show(FERRIES_PAGE + "?node=" + HEADING);
     begin("The best half hour");
     choose("The best");
     press("ArrowRight");
     tool("Line break (Shift Enter)").click();
     keep();
     for (String frame : FRAMES) {
-      assertThat(designer.frame(frame).locator(HEADING).locator("br")).hasCount(1);
+      assertThat(shown(frame, HEADING).locator("br")).hasCount(1);
     }
-    assertThat(designer.frame(DESKTOP).locator(HEADING)).containsText("half hour");
+    assertThat(shown(DESKTOP, HEADING)).containsText("half hour");
   }
 
   @Test
