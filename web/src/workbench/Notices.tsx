@@ -19,7 +19,10 @@ export function Notices({ saving, meanwhile, onDismiss, onReload, onKeep }: Prop
   const again = saving.state === 'failed' ? saving.again : undefined;
   const last = meanwhile[meanwhile.length - 1];
   return (
-    <div className="absolute inset-x-4 bottom-4 z-30 flex flex-col items-center gap-2 text-[13px] pointer-events-none">
+    <div
+      data-notices
+      className="absolute inset-x-4 bottom-4 z-30 flex flex-col items-center gap-2 text-[13px] pointer-events-none"
+    >
       {last !== undefined && (
         <Notice role="status" look="bg-slate-tint border-slate" onClose={onDismiss}>
           Both kept. {last}

@@ -5,6 +5,7 @@ import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { Empty, Loading } from '../ui/States';
 import { inputClass } from './FieldRow';
+import { useHold } from './useDraft';
 
 type Props = {
   open: boolean;
@@ -24,6 +25,7 @@ export function PicturePicker(props: Props) {
 }
 
 function Choice({ chosen, alt, onClose, onChoose }: Props) {
+  useHold();
   const altId = useId();
   const queries = useQueryClient();
   const pictures = useQuery({

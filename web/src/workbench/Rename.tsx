@@ -1,9 +1,11 @@
 import type { NodeView } from './source';
+import { useHold } from './useDraft';
 
 type Props = { node: NodeView; onRename: (name: string) => void; onClose: () => void };
 
 /** A field for the name of the thing in hand; leaving it keeps the name that it had. */
 export function Rename({ node, onRename, onClose }: Props) {
+  useHold();
   return (
     <input
       autoFocus

@@ -1,10 +1,11 @@
 import { Bold, CornerDownLeft, Italic, Link as LinkIcon, List, PaintBucket } from 'lucide-react';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { answer, api, Problem } from '../api/client';
 import { elementOf, escaped, linkAround, uncoloured } from './chosenWords';
 import { boxOf } from './geometry';
 import type { Canvas } from './LiveFrame';
 import type { EditBody, NodeView } from './source';
+import { Typing, useHold } from './useDraft';
 import { LinkForm, Palette, Tool } from './WordTools';
 
 type Props = {
@@ -32,6 +33,9 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
   const range = useRef<Range | undefined>(undefined);
   const before = useRef('');
   const done = useRef(false);
+  const { settled } = useContext(Typing);
+  useHold();
+  const begun = useRef(settled);
   const doc = canvas.doc;
   const id = node?.id ?? '';
   const kind = node?.kind ?? '';
@@ -58,22 +62,26 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
       if (keep && html !== before.current) {
         const failed = await onEdit({ type: 'MARKED', node: id, field: 'words', value: html });
         if (failed instanceof Problem) {
-          setProblem(failed.message);
+          // Whose words hold is asked over the frames.
+          setProblem(failed.stale ? '' : failed.message);
           done.current = false;
           return;
         }
       }
       element.removeAttribute('contenteditable');
+      canvas.stray(element);
+      if (!keep) canvas.putBack();
       onDone();
     },
     [canvas, id, onEdit, onDone],
   );
 
   const giveUp = () => {
-    const element = canvas.element(id);
-    if (element) element.innerHTML = before.current;
     void finish(false);
   };
+  useEffect(() => {
+    if (begun.current !== settled) void finish(false);
+  }, [settled, finish]);
 
   useEffect(() => {
     const element = canvas.element(id);
@@ -150,7 +158,7 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
   useEffect(() => {
     const onOutside = (event: PointerEvent) => {
       const target = event.target as Element;
-      if (!target.closest('[data-text-tools]')) void finish(true);
+      if (!target.closest('[data-text-tools], [data-notices]')) void finish(true);
     };
     document.addEventListener('pointerdown', onOutside);
     return () => {

@@ -34,7 +34,7 @@ import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
 import { useDeeds } from './useDeeds';
-import { Settled } from './useDraft';
+import { Typing } from './useDraft';
 import { useHand } from './useHand';
 import { usePresence } from './usePresence';
 import { useWorkbench } from './useWorkbench';
@@ -75,9 +75,9 @@ export function Workbench(props: Props) {
   if (kinds.error) return <Failed error={kinds.error} retry={() => void kinds.refetch()} />;
   if (!view || !kinds.data) return <Loading what="the workbench" />;
   return (
-    <Settled value={bench.settled}>
+    <Typing value={bench.typing}>
       <Bench {...props} bench={bench} view={view} may={kinds.data} />
-    </Settled>
+    </Typing>
   );
 }
 

@@ -3,7 +3,7 @@ import { act, renderHook } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import { createElement, type ReactNode } from 'react';
-import { Settled, useDraft } from './useDraft';
+import { Typing, useDraft } from './useDraft';
 
 function draft(save: (typed: string) => Promise<Problem | undefined>) {
   return renderHook(({ value }) => useDraft(value, save), { initialProps: { value: '8px' } });
@@ -56,9 +56,10 @@ it('keeps what was refused, tries it again only when asked, and lets go of it', 
 it('gives way when it was decided whose change holds, but only if another’s stood against it', async () => {
   for (const status of [409, 422]) {
     let times = 0;
+    const hold = () => () => undefined;
     const problem = new Problem(status, 'Both changed the same', 'Tom changed it meanwhile');
     const wrapper = ({ children }: { children: ReactNode }) =>
-      createElement(Settled, { value: times }, children);
+      createElement(Typing, { value: { settled: times, hold } }, children);
     const { result, rerender } = renderHook(() => useDraft('8px', () => Promise.resolve(problem)), {
       wrapper,
     });
@@ -71,4 +72,40 @@ it('gives way when it was decided whose change holds, but only if another’s st
     rerender();
     expect(result.current.text).toBe(status === 409 ? '8px' : '12px');
   }
+});
+
+it('holds back what others save from the first letter until it is saved or given up', async () => {
+  let held = 0;
+  const hold = () => {
+    held += 1;
+    return () => {
+      held -= 1;
+    };
+  };
+  const wrapper = ({ children }: { children: ReactNode }) =>
+    createElement(Typing, { value: { settled: 0, hold } }, children);
+  const save = vi.fn(() => Promise.resolve(undefined));
+  const { result, unmount } = renderHook(() => useDraft('8px', save), { wrapper });
+  expect(held).toBe(0);
+  act(() => {
+    result.current.typed('12px');
+  });
+  act(() => {
+    result.current.typed('120px');
+  });
+  expect(held).toBe(1);
+  await act(() => result.current.leave());
+  expect(held).toBe(0);
+  act(() => {
+    result.current.typed('9px');
+  });
+  act(() => {
+    result.current.drop();
+  });
+  expect(held).toBe(0);
+  act(() => {
+    result.current.typed('9px');
+  });
+  unmount();
+  expect(held).toBe(0);
 });

@@ -1,8 +1,25 @@
-import { createContext, useContext, useState } from 'react';
+import { createContext, useContext, useEffect, useState } from 'react';
 import type { Problem } from '../api/client';
 
-/** Counts how often it was decided whose change holds, one's own or another's. */
-export const Settled = createContext(0);
+/** What typing has to do with others who work on the same document. */
+type Typing = {
+  /** How often it was decided whose change holds, one's own or another's. */
+  settled: number;
+  /**
+   * Holds back what others save, from the first letter until it is let go: typing is then an edit
+   * of the state in which it began, and asks if another touched the same.
+   */
+  hold: () => () => void;
+};
+
+/** Where nobody else is heard of, there is nothing to hold back. */
+export const Typing = createContext<Typing>({ settled: 0, hold: () => () => undefined });
+
+/** Holds back what others save as long as something is open in which a change is being made. */
+export function useHold() {
+  const { hold } = useContext(Typing);
+  useEffect(hold, [hold]);
+}
 
 /**
  * What is typed into a field before it is saved. It is kept when saving fails, and gives way to the
@@ -17,7 +34,7 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
     setKnown(value);
     if (!problem) setTyped(undefined);
   }
-  const settled = useContext(Settled);
+  const { settled, hold } = useContext(Typing);
   const [decided, setDecided] = useState(settled);
   if (decided !== settled) {
     setDecided(settled);
@@ -26,6 +43,9 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
       setProblem(undefined);
     }
   }
+
+  const dirty = typed !== undefined;
+  useEffect(() => (dirty ? hold() : undefined), [dirty, hold]);
 
   const commit = async (next: string | undefined = typed) => {
     if (next === undefined || next === value) {
@@ -48,7 +68,7 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
   };
   return {
     text: typed ?? value,
-    dirty: typed !== undefined,
+    dirty,
     typed: setTyped,
     commit,
     leave,

@@ -98,9 +98,9 @@ describe('edits', () => {
       await kept;
     });
     expect(held[0]?.request).toMatchObject({ value: 'mine', over: true });
-    expect(result.current.settled).toBe(1);
+    expect(result.current.typing.settled).toBe(1);
     await act(() => result.current.reload());
-    expect(result.current.settled).toBe(2);
+    expect(result.current.typing.settled).toBe(2);
   });
 
   it('go on after one was refused', async () => {
@@ -162,4 +162,24 @@ it('fetches what others saved only if it is newer and nothing of one’s own is 
   });
   await act(() => result.current.catchUp(5));
   expect(source.load).toHaveBeenCalledTimes(2);
+});
+
+it('holds back what others saved while something is being typed, also what was asked for before', async () => {
+  const result = await bench();
+  const release = result.current.typing.hold();
+  await act(() => result.current.catchUp(5));
+  expect(source.load).toHaveBeenCalledTimes(1);
+  release();
+  let arrive: (answer: WorkbenchAnswer) => void = () => undefined;
+  vi.mocked(source.load).mockImplementation(() => new Promise((give) => (arrive = give)));
+  const caughtUp = result.current.catchUp(5);
+  await waitFor(() => {
+    expect(source.load).toHaveBeenCalledTimes(2);
+  });
+  await act(async () => {
+    result.current.typing.hold();
+    arrive(workbenchAnswer({ version: 5 }));
+    await caughtUp;
+  });
+  expect(result.current.view?.version).toBe(1);
 });

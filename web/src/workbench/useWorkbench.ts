@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { Problem } from '../api/client';
 import {
   merged,
@@ -35,6 +35,7 @@ export function useWorkbench(source: Source) {
   const [settled, setSettled] = useState(0);
   const line = useRef<Promise<unknown>>(Promise.resolve());
   const waiting = useRef(0);
+  const holding = useRef(0);
 
   const put = useCallback(
     (now: WorkbenchAnswer) => {
@@ -92,11 +93,20 @@ export function useWorkbench(source: Source) {
     },
     [edit],
   );
-  /** What others saved is fetched when nothing of one's own is on its way. */
+  /** Holds back what others save until it is let go. */
+  const hold = useCallback(() => {
+    holding.current += 1;
+    void queries.cancelQueries({ queryKey: source.key, exact: true });
+    return () => {
+      holding.current -= 1;
+    };
+  }, [queries, source]);
+  /** What others saved is fetched when nothing of one's own is on its way or being typed. */
   const catchUp = useCallback(
     async (version: number) => {
       const now = queries.getQueryData<WorkbenchView>(source.key);
-      if (now && version > now.version && waiting.current === 0) await query.refetch();
+      const busy = waiting.current > 0 || holding.current > 0;
+      if (now && version > now.version && !busy) await query.refetch();
     },
     [queries, source, query],
   );
@@ -115,6 +125,7 @@ export function useWorkbench(source: Source) {
   const dismiss = useCallback(() => {
     setMeanwhile([]);
   }, []);
+  const typing = useMemo(() => ({ settled, hold }), [settled, hold]);
 
   return {
     query,
@@ -125,7 +136,7 @@ export function useWorkbench(source: Source) {
     edit,
     undo,
     redo,
-    settled,
+    typing,
     reload,
     keep,
     catchUp,

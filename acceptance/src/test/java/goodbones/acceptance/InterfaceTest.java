@@ -3,6 +3,7 @@ package goodbones.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
@@ -127,7 +128,70 @@ class InterfaceTest extends WithDesigner {
     assertThat(page().getByText("was changed meanwhile")).hasCount(0);
     assertThat(designer.field("Words")).hasValue("Maud Tillery, at the helm");
     theBarHoldsAllThatIsInIt();
+    first.unroute("**/here");
     second.close();
+  }
+
+  /** Longer than it takes to hear what others saved. */
+  private static final int HEARD = 4_000;
+
+  private static Locator words() {
+    return designer.frame(DESKTOP).locator("[data-node=sf-words-t]");
+  }
+
+  private static void writeInTheOtherTab(Page other, String words) {
+    Page mine = page();
+    designer.use(other);
+    other.bringToFront();
+    show(FERRIES_PAGE + "?node=sf-words-t");
+    designer.set("Words", words);
+    designer.awaitSaved();
+    designer.use(mine);
+    mine.bringToFront();
+    mine.waitForTimeout(HEARD);
+  }
+
+  @Test
+  void whatIsBeingTypedNeitherGivesWayToAnothersChangeNorOverwritesIt() {
+    Page mine = page();
+    Page other = designer.newTab();
+    show(FERRIES_PAGE + "?node=sf-words-t");
+    press("Enter");
+    mine.keyboard().type("Mine, written slowly");
+    writeInTheOtherTab(other, "Theirs, at once");
+    assertThat(words()).hasText("Mine, written slowly");
+    press("Control+Enter");
+    assertThat(mine.getByText("was changed meanwhile by iris")).isVisible();
+    assertThat(words()).hasText("Mine, written slowly");
+    designer.button("Take theirs").click();
+    assertThat(words()).hasText("Theirs, at once");
+    assertThat(mine.getByText("was changed meanwhile")).hasCount(0);
+    assertThat(mine.getByLabel("Line break (Shift Enter)")).hasCount(0);
+
+    press("Enter");
+    mine.keyboard().type("Mine again");
+    writeInTheOtherTab(other, "Theirs again");
+    mine.getByText("Done").click();
+    designer.button("Keep mine").click();
+    assertThat(words()).hasText("Mine again");
+    assertThat(mine.getByLabel("Line break (Shift Enter)")).hasCount(0);
+    designer.awaitSaved();
+    assertThat(designer.field("Words")).hasValue("Mine again");
+
+    press("Enter");
+    mine.keyboard().type("Mine, given up");
+    writeInTheOtherTab(other, "Theirs for good");
+    press("Escape");
+    assertThat(words()).hasText("Theirs for good");
+
+    designer.field("Words").fill("Mine in a field");
+    writeInTheOtherTab(other, "Theirs in a field");
+    assertThat(designer.field("Words")).hasValue("Mine in a field");
+    designer.field("Words").press("Enter");
+    assertThat(mine.getByText("was changed meanwhile by iris").first()).isVisible();
+    designer.button("Take theirs").click();
+    assertThat(designer.field("Words")).hasValue("Theirs in a field");
+    other.close();
   }
 
   private static void theBarHoldsAllThatIsInIt() {
