@@ -99,7 +99,7 @@ function paintWhatIsNear(main: Element): () => void {
         const { style } = target as HTMLElement;
         if (isIntersecting) style.removeProperty('contain');
         else style.setProperty('contain', 'paint');
-        if (style.length === 0) target.removeAttribute('style');
+        if (target.getAttribute('style') === '') target.removeAttribute('style');
       }
     },
     { rootMargin: NEAR, scrollMargin: NEAR } as IntersectionObserverInit,

@@ -1,6 +1,7 @@
 import { Bold, CornerDownLeft, Italic, Link as LinkIcon, List, PaintBucket } from 'lucide-react';
 import { useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { answer, api, Problem } from '../api/client';
+import { askBeforeLeaving } from '../ui/askBeforeLeaving';
 import { elementOf, escaped, linkAround, uncoloured } from './chosenWords';
 import { boxOf } from './geometry';
 import type { Canvas } from './LiveFrame';
@@ -76,6 +77,14 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
     [canvas, id, onEdit, onDone],
   );
 
+  useEffect(
+    () =>
+      askBeforeLeaving(() => {
+        const element = canvas.element(id);
+        return element !== null && element.innerHTML !== before.current;
+      }),
+    [canvas, id],
+  );
   const giveUp = () => {
     void finish(false);
   };

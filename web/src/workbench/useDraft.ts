@@ -1,5 +1,6 @@
 import { createContext, useContext, useEffect, useState } from 'react';
 import type { Problem } from '../api/client';
+import { askBeforeLeaving } from '../ui/askBeforeLeaving';
 
 /** What typing has to do with others who work on the same document. */
 type Typing = {
@@ -45,7 +46,15 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
   }
 
   const dirty = typed !== undefined;
-  useEffect(() => (dirty ? hold() : undefined), [dirty, hold]);
+  useEffect(() => {
+    if (!dirty) return;
+    const letGo = hold();
+    const leave = askBeforeLeaving(() => true);
+    return () => {
+      letGo();
+      leave();
+    };
+  }, [dirty, hold]);
 
   const commit = async (next: string | undefined = typed) => {
     if (next === undefined || next === value) {
@@ -58,7 +67,7 @@ export function useDraft(value: string, save: (typed: string) => Promise<Problem
     setFailedText(failed ? next : undefined);
     if (!failed) setTyped(undefined);
   };
-  /** Leaving the field saves it, but does not try again what was just refused. */
+  /** Going to another field saves it, but does not try again what was just refused. */
   const leave = async () => {
     if (typed === undefined || typed !== failedText) await commit();
   };

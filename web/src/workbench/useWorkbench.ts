@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Problem } from '../api/client';
+import { askBeforeLeaving } from '../ui/askBeforeLeaving';
 import {
   merged,
   type EditBody,
@@ -120,6 +121,7 @@ export function useWorkbench(source: Source) {
     () => queries.getQueryData<WorkbenchView>(source.key)?.made ?? [],
     [queries, source],
   );
+  useEffect(() => askBeforeLeaving(() => waiting.current > 0), []);
   /** Whether everything that was asked for has been answered. */
   const idle = useCallback(() => waiting.current === 0, []);
   const dismiss = useCallback(() => {

@@ -170,12 +170,12 @@ class SeenAtOnceTest extends WithDesigner {
   void whatIsNotKeptIsPutBack() {
     show(FERRIES_PAGE);
     designer.takeSection("Opening band");
-    String before = (String) main().evaluate("e => e.innerHTML");
+    List<String> before = drawn();
     press("Alt+ArrowDown");
     assertThat(main().locator("> *").nth(1)).hasAttribute("data-node", "sf-opening/ob-section");
     refuse();
     assertThat(main().locator("> *").first()).hasAttribute("data-node", "sf-opening/ob-section");
-    assertThat((String) main().evaluate("e => e.innerHTML")).isEqualTo(before);
+    assertThat(drawn()).isEqualTo(before);
     assertThat(page().getByText("Not saved").first()).isVisible();
 
     show(FERRIES_PAGE + "?node=sf-words");

@@ -3,11 +3,14 @@ package goodbones.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Dialog;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -274,6 +277,27 @@ class WordsInPlaceTest extends WithDesigner {
     keep();
     assertMarked(
         "Before <strong>bold</strong> words <a href=\"https://example.org/\">elsewhere</a> after");
+  }
+
+  @Test
+  void thePageAsksBeforeItIsLoadedAnewWhileWordsAreNotKept() {
+    List<String> asked = new ArrayList<>();
+    Consumer<Dialog> stay =
+        dialog -> {
+          asked.add(dialog.type());
+          dialog.dismiss();
+        };
+    page().onDialog(stay);
+    begin("Not kept yet");
+    page().evaluate("() => void setTimeout(() => location.reload())");
+    page().waitForCondition(() -> asked.equals(List.of("beforeunload")));
+    assertThat(shown(DESKTOP)).hasText("Not kept yet");
+    keep();
+    page().reload();
+    awaitDrawn();
+    page().offDialog(stay);
+    assertThat(asked).hasSize(1);
+    assertThat(shown(DESKTOP)).hasText("Not kept yet");
   }
 
   @Test
