@@ -16,8 +16,6 @@ function boxesOf(doc: Document): Boxes {
   return boxes;
 }
 
-const EMPTY = 40;
-
 type Props = {
   html: string;
   title: string;
@@ -53,7 +51,7 @@ export function Frame(props: Props) {
     },
     [onPick],
   );
-  const { frame, doc, setDoc, height } = useDocument({ empty: EMPTY, onMoved, onClick, onKey });
+  const { doc, viewport } = useDocument({ onMoved, onClick, onKey });
 
   useEffect(() => {
     if (!doc) return;
@@ -79,15 +77,6 @@ export function Frame(props: Props) {
   }, [quick, doc]);
 
   return (
-    <Viewport
-      frame={frame}
-      html={html}
-      title={title}
-      width={width}
-      height={height}
-      screen={screen}
-      scale={scale}
-      onDocument={setDoc}
-    />
+    <Viewport {...viewport} html={html} title={title} width={width} screen={screen} scale={scale} />
   );
 }

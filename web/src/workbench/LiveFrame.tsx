@@ -152,7 +152,7 @@ export function LiveFrame({ drawing, title, width, screen, scale, onKey, onDrawn
     },
     [onDrawn],
   );
-  const { frame, doc, setDoc, height } = useDocument({ empty: screen, onMoved, onKey });
+  const { doc, viewport } = useDocument({ empty: screen, onMoved, onKey });
 
   useLayoutEffect(() => {
     if (!doc || drawn.current === drawing) return;
@@ -169,14 +169,12 @@ export function LiveFrame({ drawing, title, width, screen, scale, onKey, onDrawn
 
   return (
     <Viewport
-      frame={frame}
+      {...viewport}
       html={first}
       title={title}
       width={width}
-      height={height}
       screen={screen}
       scale={scale}
-      onDocument={setDoc}
     />
   );
 }

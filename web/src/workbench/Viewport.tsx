@@ -1,8 +1,8 @@
 import { memo, useEffect, useRef, useState, type RefObject } from 'react';
 
 type Wants = {
-  /** How high the viewport is while there is nothing in it, in px. */
-  empty: number;
+  /** How high the viewport is while there is nothing in it, in px; else as low as it can be. */
+  empty?: number;
   /** Called when the document is there and whenever something in it may have moved. */
   onMoved: (doc: Document) => void;
   /** A click leads nowhere by itself. */
@@ -14,7 +14,7 @@ const NOTHING = 8;
 const LEAST = 40;
 
 /** The document of a viewport, undefined until it is there, its height, and what is done in it. */
-export function useDocument({ empty, onMoved, onClick, onKey }: Wants) {
+export function useDocument({ empty = LEAST, onMoved, onClick, onKey }: Wants) {
   const frame = useRef<HTMLIFrameElement>(null);
   const [doc, setDoc] = useState<Document>();
   const [height, setHeight] = useState(empty);
@@ -49,7 +49,7 @@ export function useDocument({ empty, onMoved, onClick, onKey }: Wants) {
     };
   }, [doc, onClick, onKey]);
 
-  return { frame, doc, setDoc, height };
+  return { doc, viewport: { frame, height, onDocument: setDoc } };
 }
 
 type Props = {
