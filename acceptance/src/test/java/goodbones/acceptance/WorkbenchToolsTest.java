@@ -10,6 +10,8 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.MouseButton;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -320,6 +322,45 @@ class WorkbenchToolsTest extends WithDesigner {
     designer.button("Show all three widths").click();
     for (String device : List.of("Desktop", "Tablet", "Phone")) {
       assertThat(designer.region(device + " frame")).isVisible();
+    }
+  }
+
+  @Test
+  void aStripTellsThatItsSectionIsSharedAndIsDuplicated() {
+    strip("Opening band").click();
+    Locator drawing = page().locator("[data-strip]").first().locator("..");
+    assertThat(drawing).containsText("2 placements");
+    assertThat(page().getByRole(AriaRole.CONTENTINFO)).containsText("on 2 pages of 2 sites");
+    strip("Three routes").click();
+    int before = order().size();
+    designer.button("Duplicate").click();
+    page().waitForCondition(() -> order().size() == before + 1);
+    assertThat(order().subList(1, 3)).containsExactly("Three routes", "Three routes");
+    undo(1);
+  }
+
+  @Test
+  void everyFrameAddsUpHowManyScreensThePageFills() {
+    Map<String, Integer> screens = Map.of("Desktop", 800, "Tablet", 1112, "Phone", 844);
+    for (String frame : FRAMES) {
+      String device = frame.substring(0, frame.indexOf(','));
+      double sum =
+          ((Number)
+                  designer
+                      .frame(frame)
+                      .locator("main")
+                      .evaluate(
+                          "e => [...e.children].reduce((sum, child) =>"
+                              + " sum + Math.round(child.getBoundingClientRect().height), 0)"))
+              .doubleValue();
+      Locator said = designer.region(device + " frame").locator("[title*='one screen is']");
+      assertThat(said)
+          .hasAttribute(
+              "title",
+              Pattern.compile(
+                  "= %.0f px; one screen is %d px high".formatted(sum, screens.get(device))));
+      assertThat(said)
+          .hasText(String.format(Locale.ROOT, "%.1f screens", sum / screens.get(device)));
     }
   }
 }
