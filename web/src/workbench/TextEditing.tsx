@@ -41,8 +41,18 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
   const id = node?.id ?? '';
   const kind = node?.kind ?? '';
 
+  /** The browser tells of what is chosen a moment later; whoever needs it now looks itself. */
+  const remember = () => {
+    const selection = doc.getSelection();
+    const inWords = canvas.element(id)?.contains(selection?.anchorNode ?? null) ?? false;
+    if (selection && selection.rangeCount > 0 && inWords) {
+      range.current = selection.getRangeAt(0).cloneRange();
+    }
+  };
+
   /** Opens what a link or a colour is chosen in, once there are words to have it. */
   const ask = (what: 'link' | 'colour') => {
+    remember();
     const none = range.current?.collapsed !== false;
     if (none && !(what === 'link' && linkAround(range.current))) {
       setAsking(undefined);
@@ -137,23 +147,17 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
         },
       );
     };
-    const onSelect = () => {
-      const selection = doc.getSelection();
-      if (selection && selection.rangeCount > 0 && element.contains(selection.anchorNode)) {
-        range.current = selection.getRangeAt(0).cloneRange();
-      }
-    };
     const onOutside = (event: MouseEvent) => {
       if (!element.contains(event.target as Node)) void finish(true);
     };
     element.addEventListener('keydown', onKey);
     element.addEventListener('paste', onPaste);
-    doc.addEventListener('selectionchange', onSelect);
+    doc.addEventListener('selectionchange', remember);
     doc.addEventListener('mousedown', onOutside);
     return () => {
       element.removeEventListener('keydown', onKey);
       element.removeEventListener('paste', onPaste);
-      doc.removeEventListener('selectionchange', onSelect);
+      doc.removeEventListener('selectionchange', remember);
       doc.removeEventListener('mousedown', onOutside);
       element.removeAttribute('contenteditable');
       element.style.removeProperty('outline');
@@ -178,6 +182,7 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
   const box = boxOf(canvas, id);
   if (!box) return null;
   const back = () => {
+    remember();
     const element = canvas.element(id);
     element?.focus();
     const selection = doc.getSelection();
