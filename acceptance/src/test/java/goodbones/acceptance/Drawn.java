@@ -113,24 +113,41 @@ record Drawn(
         + "'%3E%3C/svg%3E";
   }
 
-  @SuppressWarnings("unchecked")
-  static Drawn of(Node page, Page tab, Screen screen) {
+  /** A page in a tab, to be looked at on several screens. */
+  record Sheet(Page tab) {
+    @SuppressWarnings("unchecked")
+    Drawn at(Screen screen) {
+      tab.setViewportSize((int) screen.width(), (int) screen.height());
+      Map<String, Object> read = (Map<String, Object>) tab.evaluate(MEASURE);
+      return new Drawn(
+          (Map<String, List<Number>>) read.get("natural"),
+          (Map<String, List<Number>>) read.get("widest"),
+          (Map<String, List<Number>>) read.get("narrowest"),
+          (Map<String, List<Number>>) read.get("boxes"));
+    }
+  }
+
+  static Sheet sheet(Node page, Page tab) {
     Surroundings plain =
         new Surroundings(Drawn::svg, UnaryOperator.identity(), List.of(), "", true);
     Rendered rendered = Renderer.render(Shown.of(page), BARE, plain);
     String css = StyleSheet.of(List.of(rendered)) + "body{font-family:sans-serif}";
-    tab.setViewportSize((int) screen.width(), (int) screen.height());
     tab.setContent(PageHtml.of("en", "Boxes", "", "<style>" + css + "</style>", rendered));
-    Map<String, Object> read = (Map<String, Object>) tab.evaluate(MEASURE);
-    return new Drawn(
-        (Map<String, List<Number>>) read.get("natural"),
-        (Map<String, List<Number>>) read.get("widest"),
-        (Map<String, List<Number>>) read.get("narrowest"),
-        (Map<String, List<Number>>) read.get("boxes"));
+    return new Sheet(tab);
   }
 
   static Screen screen(Device device) {
     return new Screen(device, Frame.width(device), Frame.HEIGHT);
+  }
+
+  /** The screen of a viewport so wide; the device follows from the finishes' limits. */
+  static Screen screen(int width) {
+    Finishes house = BARE.house();
+    Device device =
+        width <= house.phoneLimit()
+            ? Device.PHONE
+            : width <= house.tabletLimit() ? Device.TABLET : Device.DESKTOP;
+    return new Screen(device, width, Frame.HEIGHT);
   }
 
   static final SiteFinishes BARE =

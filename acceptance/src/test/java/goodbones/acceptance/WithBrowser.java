@@ -22,7 +22,11 @@ abstract class WithBrowser {
     designer.close();
   }
 
+  static Drawn.Sheet sheet(Node page) {
+    return Drawn.sheet(page, designer.page());
+  }
+
   static Drawn draw(Node page, Screen screen) {
-    return Drawn.of(page, designer.page(), screen);
+    return sheet(page).at(screen);
   }
 }

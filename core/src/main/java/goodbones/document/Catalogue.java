@@ -25,6 +25,9 @@ public final class Catalogue {
   /** More columns than a row has twelfths cannot be given a width. */
   public static final int COLUMN_LIMIT = 12;
 
+  /** Deeper nesting is never meant, and would take the walks of a tree too far down. */
+  public static final int DEPTH_LIMIT = 60;
+
   private record Entry(
       List<Field> fields, Set<Kind> children, Set<StyleProperty> styles, Set<State> states) {
     private List<StyleProperty> ordered() {
@@ -193,6 +196,15 @@ public final class Catalogue {
   /** Everything about a tree that the catalogue does not allow; empty if all is well. */
   public static List<Fault> faults(Node root) {
     List<Fault> faults = new ArrayList<>();
+    if (root.isDeeperThan(DEPTH_LIMIT)) {
+      faults.add(
+          fault(
+              root,
+              "Things stand in each other more than "
+                  + DEPTH_LIMIT
+                  + " deep here; take some of the boxes around them away"));
+      return faults;
+    }
     Set<NodeId> seen = new HashSet<>();
     root.walk(
         node -> {
@@ -214,6 +226,22 @@ public final class Catalogue {
     }
   }
 
+  /**
+   * Requires that nothing became wrong that was not so before, such as what an earlier catalogue
+   * still allowed: that must not keep anybody from working on.
+   *
+   * @throws Refused naming everything that became wrong
+   */
+  public static void requireNoneNew(Node before, Node after) {
+    List<Fault> faults = faults(after);
+    if (!faults.isEmpty()) {
+      faults.removeAll(faults(before));
+      if (!faults.isEmpty()) {
+        throw new Refused(faults);
+      }
+    }
+  }
+
   private static void check(Node node, List<Fault> faults) {
     if (node.name().length() > NAME_LIMIT) {
       faults.add(
@@ -230,6 +258,9 @@ public final class Catalogue {
     }
     if (node.scheme().isPresent() && node.kind() != Kind.SECTION) {
       faults.add(fault(node, "Only a section takes a colour scheme"));
+    }
+    if (node.kind() == Kind.PAGE && !node.hiddenOn().isEmpty()) {
+      faults.add(fault(node, "A page cannot be hidden; hide what stands on it"));
     }
     checkContent(node, faults);
     node.styles().forEach((key, value) -> styleFault(node, key, value).ifPresent(faults::add));

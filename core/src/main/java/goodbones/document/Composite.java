@@ -80,9 +80,11 @@ public final class Composite {
   private static Map<String, String> shadow(String css) {
     List<String> words = split(css, ' ');
     boolean inset = words.remove("inset");
-    List<String> lengths = words.stream().filter(ValueType.LENGTH::accepts).toList();
-    List<String> rest = words.stream().filter(word -> !ValueType.LENGTH.accepts(word)).toList();
+    List<String> lengths = words.stream().filter(ValueType.SIGNED_LENGTH::accepts).toList();
+    List<String> rest =
+        words.stream().filter(word -> !ValueType.SIGNED_LENGTH.accepts(word)).toList();
     if (lengths.size() < 2
+        || lengths.size() > 2 && !ValueType.LENGTH.accepts(lengths.get(2))
         || lengths.size() > 4
         || rest.size() != 1
         || !ValueType.COLOUR.accepts(rest.get(0))) {
@@ -185,7 +187,7 @@ public final class Composite {
         ValueType.WEIGHT.accepts(found.group(1))
             && ValueType.LENGTH.accepts(found.group(2))
             && ValueType.LINE_HEIGHT.accepts(found.group(3))
-            && ValueType.LENGTH.accepts(spacing)
+            && ValueType.SIGNED_LENGTH.accepts(spacing)
             && ValueType.FAMILY.accepts(found.group(5));
     if (!sound) {
       return Optional.empty();

@@ -14,11 +14,12 @@ public final class Editor {
   private Editor() {}
 
   /**
-   * @throws Refused if the target is not there, or the result would break the catalogue
+   * @throws Refused if the target is not there, or the result would break the catalogue where it
+   *     did not before
    */
   public static Edited apply(Node root, Edit edit) {
     Edited edited = step(root, edit);
-    Catalogue.require(edited.root());
+    Catalogue.requireNoneNew(root, edited.root());
     return edited;
   }
 

@@ -189,6 +189,11 @@ public record Node(
     children.forEach(child -> child.walk(visitor));
   }
 
+  /** Whether a line from here downwards has more nodes than that, this one included. */
+  public boolean isDeeperThan(int levels) {
+    return levels <= 0 || children.stream().anyMatch(child -> child.isDeeperThan(levels - 1));
+  }
+
   /** This node and everything below it, in the order of {@link #walk}. */
   public List<Node> all() {
     List<Node> nodes = new ArrayList<>();

@@ -12,25 +12,39 @@ public enum ValueType {
   COLOUR(
       "a colour such as #1d3a4c, rgb(29 58 76 / 60%) or oklch(45% 0.08 235)", ValueType::isColour),
   LENGTH(
-      "a length such as 24px, 1.5rem or clamp(16px, 1rem + 2vw, 32px)",
+      "a length of at least 0 such as 24px, 1.5rem or clamp(16px, 1rem + 2vw, 32px)",
+      Form.NUMBER + Form.UNIT + "|0|" + Form.FLUID),
+  SIGNED_LENGTH(
+      "a length such as 0.5px, or less than nothing such as -0.02em",
       "-?" + Form.NUMBER + Form.UNIT + "|0|" + Form.FLUID),
-  SIZE(
-      "a length or share such as 24px, 1.5rem, 50% or 75vh",
-      Form.NUMBER + "(px|rem|vw|vh|%)|0|none|auto|" + Form.FLUID),
+  DIMENSION(
+      "a length or share such as 24px, 1.5rem, 50%, -8px or clamp(16px, 1rem + 2vw, 32px)",
+      "-?" + Form.NUMBER + "(px|rem|em|vw|vh|%)|0|" + Form.FLUID),
+  WIDTH(
+      "a length or share such as 24px, 1.5rem, 50% or 75vw, or auto",
+      Form.NUMBER + "(px|rem|vw|vh|%)|0|auto|" + Form.FLUID),
+  MAX_WIDTH(
+      "a length or share such as 600px, 40rem, 50% or 75vw, or none",
+      Form.NUMBER + "(px|rem|vw|vh|%)|0|none|" + Form.FLUID),
+  MIN_HEIGHT(
+      "a length such as 240px, 20rem or 75vh, or auto; a share of a height that is not fixed is"
+          + " nothing, so give vh instead of %",
+      Form.NUMBER + "(px|rem|vw|vh)|0|auto|" + Form.FLUID),
   MARGIN(
       "a length such as 24px or -8px, or auto",
       "-?" + Form.NUMBER + "(px|rem|vw|vh|%)|0|auto|" + Form.FLUID),
   NUMBER("a number such as 1.4", "-?" + Form.NUMBER),
   LINE_HEIGHT("a ratio such as 1.4, or a length such as 28px", Form.NUMBER + "(px|rem)?|normal"),
-  WEIGHT("a weight from 1 to 1000, such as 600", "[1-9]\\d{0,2}|1000"),
+  WEIGHT("a weight from 1 to 1000, such as 600", "[1-9]\\d{0,2}(\\.\\d+)?|1000(\\.0+)?"),
   FAMILY(
-      "font families such as Literata, Georgia, serif",
-      "[A-Za-z][A-Za-z0-9 -]*(, ?[A-Za-z][A-Za-z0-9 -]*)*"),
+      "font families such as Literata, Georgia, serif", css -> FamilyNames.read(css).isPresent()),
   CASE("none, uppercase, lowercase or capitalize", "none|uppercase|lowercase|capitalize"),
   TEXT_ALIGN("start, center or end", "start|center|end"),
   ALIGN("start, center, end or stretch", "start|center|end|stretch"),
   FIT("cover or contain", "cover|contain"),
-  RATIO("a ratio such as 3 / 2, or auto", "\\d+(\\.\\d+)? ?/ ?\\d+(\\.\\d+)?|auto"),
+  RATIO(
+      "a ratio of two numbers above 0 such as 3 / 2, or auto",
+      Form.ABOVE_ZERO + " ?/ ?" + Form.ABOVE_ZERO + "|auto"),
   SPANS(
       "widths in twelfths such as 7 5, with an offset before a plus as in 8 1+3, and what stays free after it as in"
           + " 1+4+7; or per cent such as"
@@ -104,6 +118,7 @@ public enum ValueType {
   /** Patterns that several forms share. */
   private static final class Form {
     static final String NUMBER = "(\\d+(\\.\\d+)?|\\.\\d+)";
+    static final String ABOVE_ZERO = "(?=[\\d.]*[1-9])\\d+(\\.\\d+)?";
     static final String UNIT = "(px|rem|em|vw|vh)";
     static final String FLUID =
         "clamp\\("

@@ -2,6 +2,7 @@ package goodbones.exchange;
 
 import goodbones.colour.Colour;
 import goodbones.document.Composite;
+import goodbones.document.FamilyNames;
 import goodbones.document.StyleValue;
 import goodbones.style.Fluid;
 import goodbones.style.TokenType;
@@ -255,7 +256,7 @@ final class ValueWriter {
   }
 
   private static JsonNode family(String css) {
-    List<String> names = Composite.split(css, ',');
+    List<String> names = FamilyNames.of(css);
     if (names.size() == 1) {
       return JSON.stringNode(names.get(0));
     }

@@ -1,5 +1,8 @@
 package goodbones.layout;
 
+import static goodbones.document.StyleProperty.MAX_WIDTH;
+import static goodbones.document.StyleProperty.WIDTH;
+
 import goodbones.document.Columns;
 import goodbones.document.Kind;
 import goodbones.document.Node;
@@ -10,6 +13,7 @@ import goodbones.layout.Styles.Sides;
 import goodbones.style.Cascade;
 import goodbones.style.Flow;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -27,6 +31,7 @@ import java.util.Optional;
  */
 public final class Arithmetic {
   private static final String STRETCH = "stretch";
+  private static final String BETWEEN = "space-between";
 
   /** Browsers count in 1/64 px; what fits but for that fits. */
   private static final double TOLERANCE = 1.0 / 64;
@@ -100,7 +105,8 @@ public final class Arithmetic {
       return (width - border.across()) / measured.ratio(node) + border.down();
     }
     String[] parts = ratio.split("/");
-    return width * Double.parseDouble(parts[1].strip()) / Double.parseDouble(parts[0].strip());
+    double through = Double.parseDouble(parts[1].strip()) / Double.parseDouble(parts[0].strip());
+    return Math.max(border.down(), width * through);
   }
 
   private static double sum(List<Line> lines, double gap) {
@@ -155,7 +161,12 @@ public final class Arithmetic {
   }
 
   private Line alone(Item item) {
-    return new Line(List.of(item), Math.max(0, outerHeight(item)));
+    return new Line(List.of(item), tallest(List.of(item)));
+  }
+
+  /** How high a line is; never less than nothing, whatever the margins in it. */
+  private double tallest(List<Item> items) {
+    return Math.max(0, items.stream().mapToDouble(this::outerHeight).max().orElse(0));
   }
 
   private double outerHeight(Item item) {
@@ -183,23 +194,26 @@ public final class Arithmetic {
     return new Item(child, from + margin.left() + shift, width, margin);
   }
 
+  /** A picture is as wide as its place less its margins; less none if one of them is auto. */
+  private double pictureWidth(Node picture, double place, double room) {
+    return styles.isAuto(picture, StyleProperty.MARGIN_LEFT)
+            || styles.isAuto(picture, StyleProperty.MARGIN_RIGHT)
+        ? place
+        : room;
+  }
+
   private double itemWidth(Node child, double track, double room, boolean shrinks) {
-    Optional<Double> said = styles.size(child, StyleProperty.WIDTH, track);
+    Optional<Double> said = styles.size(child, WIDTH, track);
     double width;
     if (said.isPresent()) {
       width = said.get();
     } else if (child.kind() == Kind.PICTURE) {
-      width =
-          styles.isAuto(child, StyleProperty.MARGIN_LEFT)
-                  || styles.isAuto(child, StyleProperty.MARGIN_RIGHT)
-              ? track
-              : room;
+      width = pictureWidth(child, track, room);
     } else {
       width =
           shrinks ? Math.max(content(child, false), Math.min(content(child, true), room)) : room;
     }
-    double most =
-        styles.size(child, StyleProperty.MAX_WIDTH, track).orElse(Double.POSITIVE_INFINITY);
+    double most = styles.size(child, MAX_WIDTH, track).orElse(Double.POSITIVE_INFINITY);
     return Math.max(edges(child, track).across(), Math.min(width, most));
   }
 
@@ -209,78 +223,149 @@ public final class Arithmetic {
    * @param most with words in as few lines as they say; otherwise broken wherever they can be
    */
   private double content(Node node, boolean most) {
-    double given =
-        fixed(node, StyleProperty.WIDTH)
-            .orElseGet(
-                () ->
-                    node.kind().holdsOthers()
-                        ? ofChildren(node, most)
-                        : most ? measured.width(node) : measured.narrowest(node));
-    return Math.min(given, fixed(node, StyleProperty.MAX_WIDTH).orElse(Double.POSITIVE_INFINITY));
+    double edges = edges(node, 0).across();
+    boolean compressible =
+        node.kind() == Kind.PICTURE && (isShare(node, WIDTH) || isShare(node, MAX_WIDTH));
+    if (compressible && !most) {
+      return edges;
+    }
+    double given = fixed(node, WIDTH).orElseGet(() -> natural(node, most));
+    double greatest = fixed(node, MAX_WIDTH).orElse(Double.POSITIVE_INFINITY);
+    return Math.max(edges, Math.min(given, greatest));
   }
 
-  /** A size that does not depend on what is around; per cents count as none there. */
+  private double natural(Node node, boolean most) {
+    if (node.kind() == Kind.ROW) {
+      return ofColumns(node, most) + edges(node, 0).across();
+    } else if (node.kind().holdsOthers()) {
+      return ofChildren(node, most) + edges(node, 0).across();
+    }
+    if (node.kind() == Kind.PICTURE) {
+      return measured.width(node) + edges(node, 0).across();
+    }
+    return most ? measured.width(node) : measured.narrowest(node);
+  }
+
+  /** Whether a width is a share of what is around; a picture is as wide as its place. */
+  private boolean isShare(Node node, StyleProperty property) {
+    String css = styles.css(node, property);
+    return css.contains("%")
+        || node.kind() == Kind.PICTURE && property == WIDTH && css.equals("auto");
+  }
+
+  /** A size that does not depend on what is around; shares count as none there. */
   private Optional<Double> fixed(Node node, StyleProperty property) {
     return styles.css(node, property).contains("%")
         ? Optional.empty()
         : styles.size(node, property, 0);
   }
 
+  private double outerContent(Node child, boolean most) {
+    return content(child, most) + styles.margin(child, 0).across();
+  }
+
+  /**
+   * Side by side they add up; one below the other they stand in a track that shrinks to nothing.
+   */
   private double ofChildren(Node node, boolean most) {
-    double inner = 0;
-    List<Node> children = shown(node);
-    boolean across = most && isAcross(node);
-    for (Node child : children) {
-      double outer = content(child, most) + styles.margin(child, 0).across();
-      inner = across ? inner + outer : Math.max(inner, outer);
+    boolean across = isAcross(node);
+    if (!most && !across) {
+      return 0;
     }
-    if (across) {
-      inner += styles.px(node, StyleProperty.COLUMN_GAP, 0) * Math.max(0, children.size() - 1);
+    double widest = 0;
+    double together = 0;
+    for (Node child : shown(node)) {
+      widest = Math.max(widest, outerContent(child, most && !across));
+      together += most && across ? outerContent(child, true) : 0;
     }
-    return inner + edges(node, 0).across();
+    if (most && across) {
+      double gap = styles.px(node, StyleProperty.COLUMN_GAP, 0);
+      together += gap * Math.max(0, shown(node).size() - 1);
+    }
+    return Math.max(widest, together);
+  }
+
+  /**
+   * The width of a row that its columns give. Flexible tracks are all as wide as the one that needs
+   * most, and nothing at least (CSS Grid 2, 12.7.1); shares of the row are as wide as what stands
+   * in them (CSS Grid 2, 7.2.1).
+   */
+  private double ofColumns(Node row, boolean most) {
+    Columns.Grid grid = Flow.grid(row, styles.cascade(), styles.device());
+    double gap = styles.px(row, StyleProperty.COLUMN_GAP, 0);
+    double gaps = gap * (grid.tracks().size() - 1);
+    boolean flexible = grid.tracks().stream().allMatch(Columns.Part.class::isInstance);
+    if (flexible && !most) {
+      return gaps;
+    }
+    double[] tracks = new double[grid.tracks().size()];
+    for (Columns.Cell cell : grid.cells()) {
+      Node column = row.children().get(cell.column());
+      double outer = most ? outerContent(column, true) : leastOuter(column);
+      double each = (outer - gap * (cell.span() - 1)) / cell.span();
+      tracks[cell.track()] = Math.max(tracks[cell.track()], each);
+    }
+    double together =
+        flexible
+            ? Arrays.stream(tracks).max().orElse(0) * tracks.length
+            : Arrays.stream(tracks).sum();
+    return together + gaps;
+  }
+
+  private double leastOuter(Node column) {
+    return edges(column, 0).across() + styles.margin(column, 0).across();
   }
 
   /** Side by side, each as wide as it is, wrapping where there is no room. */
   private List<Line> acrossLines(Node node, double inner) {
     double gap = styles.px(node, StyleProperty.COLUMN_GAP, inner);
     List<Line> lines = new ArrayList<>();
-    List<Item> open = new ArrayList<>();
+    List<FlexLine.Item> open = new ArrayList<>();
     double used = 0;
     for (Node child : shown(node)) {
-      Sides margin = styles.margin(child, inner);
-      double wanted = acrossWidth(child, inner, margin);
-      double width = Math.min(wanted, inner - margin.across());
-      width = Math.max(edges(child, inner).across(), width);
-      double outer = wanted + margin.across();
-      if (!open.isEmpty() && used + gap + outer > inner + TOLERANCE) {
-        lines.add(spread(node, open, inner - used, gap));
+      FlexLine.Item item = flexItem(child, inner);
+      if (!open.isEmpty() && used + gap + item.outer() > inner + TOLERANCE) {
+        lines.add(line(node, open, inner, gap));
         open = new ArrayList<>();
         used = 0;
       }
-      double x = used + (open.isEmpty() ? 0 : gap);
-      open.add(new Item(child, x + margin.left(), width, margin));
-      used = x + width + margin.across();
+      used += (open.isEmpty() ? 0 : gap) + item.outer();
+      open.add(item);
     }
     if (!open.isEmpty()) {
-      lines.add(spread(node, open, inner - used, gap));
+      lines.add(line(node, open, inner, gap));
     }
     return lines;
   }
 
-  /** How wide it would be where there is room enough. */
-  private double acrossWidth(Node child, double inner, Sides margin) {
-    double width =
+  private FlexLine.Item flexItem(Node child, double inner) {
+    Sides margin = styles.margin(child, inner);
+    double base =
         styles
-            .size(child, StyleProperty.WIDTH, inner)
+            .size(child, WIDTH, inner)
             .orElseGet(
                 () ->
-                    child.kind() == Kind.PICTURE ? inner - margin.across() : content(child, true));
-    double most =
-        styles.size(child, StyleProperty.MAX_WIDTH, inner).orElse(Double.POSITIVE_INFINITY);
-    return Math.max(edges(child, inner).across(), Math.min(width, most));
+                    child.kind() == Kind.PICTURE
+                        ? pictureWidth(child, inner, inner - margin.across())
+                        : content(child, true));
+    double greatest = styles.size(child, MAX_WIDTH, inner).orElse(Double.POSITIVE_INFINITY);
+    return new FlexLine.Item(child, base, edges(child, inner).across(), greatest, margin);
   }
 
-  private Line spread(Node node, List<Item> items, double free, double gap) {
+  private Line line(Node node, List<FlexLine.Item> flexItems, double inner, double gap) {
+    double[] widths = FlexLine.widths(flexItems, inner, gap);
+    List<Item> items = new ArrayList<>();
+    double x = 0;
+    for (int i = 0; i < widths.length; i++) {
+      FlexLine.Item item = flexItems.get(i);
+      x += i == 0 ? 0 : gap;
+      items.add(new Item(item.node(), x + item.margin().left(), widths[i], item.margin()));
+      x += widths[i] + item.margin().across();
+    }
+    return spread(node, items, inner - x);
+  }
+
+  private Line spread(Node node, List<Item> items, double free) {
     long autos = items.stream().mapToLong(this::autos).sum();
     if (autos > 0 && free > 0) {
       return pushedApart(items, free / autos);
@@ -290,21 +375,18 @@ public final class Arithmetic {
     switch (styles.css(node, StyleProperty.SPREAD)) {
       case "center" -> before = free / 2;
       case "end" -> before = free;
-      case "space-between" ->
-          between = items.size() > 1 && free > 0 ? free / (items.size() - 1) : 0;
+      case BETWEEN -> between = items.size() > 1 && free > 0 ? free / (items.size() - 1) : 0;
       default -> {
         // At the start there is nothing to add.
       }
     }
     List<Item> spread = new ArrayList<>();
-    double height = 0;
     for (int i = 0; i < items.size(); i++) {
       Item item = items.get(i);
       spread.add(
           new Item(item.node(), item.x() + before + i * between, item.width(), item.margin()));
-      height = Math.max(height, outerHeight(item));
     }
-    return new Line(spread, height);
+    return new Line(spread, tallest(spread));
   }
 
   private long autos(Item item) {
@@ -321,7 +403,7 @@ public final class Arithmetic {
       pushed.add(new Item(item.node(), item.x() + by, item.width(), item.margin()));
       by += styles.isAuto(item.node(), StyleProperty.MARGIN_RIGHT) ? each : 0;
     }
-    return new Line(pushed, items.stream().mapToDouble(this::outerHeight).max().orElse(0));
+    return new Line(pushed, tallest(items));
   }
 
   private List<Line> rowLines(Node row, double inner) {
@@ -339,13 +421,7 @@ public final class Arithmetic {
       Node column = row.children().get(cell.column());
       lines.get(cell.line()).add(item(column, starts[cell.track()], width));
     }
-    return lines.stream()
-        .map(
-            items ->
-                new Line(
-                    items,
-                    Math.max(0, items.stream().mapToDouble(this::outerHeight).max().orElse(0))))
-        .toList();
+    return lines.stream().map(items -> new Line(items, tallest(items))).toList();
   }
 
   /** What each track is worth; none is narrower than nothing. */
@@ -378,8 +454,7 @@ public final class Arithmetic {
     switch (spread) {
       case "center" -> at = free / 2;
       case "end" -> at = free;
-      case "space-between" ->
-          between += widths.length > 1 && free > 0 ? free / (widths.length - 1) : 0;
+      case BETWEEN -> between += widths.length > 1 && free > 0 ? free / (widths.length - 1) : 0;
       default -> {
         // At the start there is nothing to add.
       }
@@ -404,15 +479,17 @@ public final class Arithmetic {
     double free = height - edges.down() - sum(lines, gap);
     String align = styles.css(node, StyleProperty.CONTENT_ALIGN);
     boolean sideBySide = node.kind() == Kind.ROW || isAcross(node);
-    String stack = node.kind() == Kind.PAGE ? "start" : sideBySide ? STRETCH : align;
+    String stack =
+        node.kind() == Kind.PAGE
+            ? "start"
+            : sideBySide && !(isAcross(node) && align.equals(BETWEEN)) ? STRETCH : align;
     double at = y + edges.top();
     double between = gap;
     double more = 0;
     switch (stack) {
       case "center" -> at += free / 2;
       case "end" -> at += free;
-      case "space-between" ->
-          between += lines.size() > 1 && free > 0 ? free / (lines.size() - 1) : 0;
+      case BETWEEN -> between += lines.size() > 1 && free > 0 ? free / (lines.size() - 1) : 0;
       case STRETCH -> more = lines.isEmpty() ? 0 : Math.max(0, free) / lines.size();
       default -> {
         // At the start there is nothing to add.

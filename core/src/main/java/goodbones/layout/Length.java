@@ -14,18 +14,31 @@ record Length(Screen screen, double base, double font) {
   /** The initial font size of every browser, on which rem rests. */
   static final double ROOT_FONT = 16;
 
+  private static final double PARTS = 64;
   private static final Pattern TERM =
       Pattern.compile("([+-]?) ?(-?\\d*\\.?\\d+)(px|rem|em|vw|vh|%)?");
   private static final Pattern CLAMP = Pattern.compile("clamp\\((.+), ?(.+), ?(.+)\\)");
 
   /**
+   * In whole 1/64 px, towards nothing, as browsers count.
+   *
    * @throws IllegalArgumentException if it is no length
    */
   double px(String css) {
+    double exact = exact(css);
+    return (exact < 0 ? Math.ceil(exact * PARTS) : Math.floor(exact * PARTS)) / PARTS;
+  }
+
+  /**
+   * As it is, for sizes of type and for borders.
+   *
+   * @throws IllegalArgumentException if it is no length
+   */
+  double exact(String css) {
     Matcher clamp = CLAMP.matcher(css);
     if (clamp.matches()) {
-      double least = px(clamp.group(1));
-      return Math.max(least, Math.min(px(clamp.group(2)), px(clamp.group(3))));
+      double least = exact(clamp.group(1));
+      return Math.max(least, Math.min(exact(clamp.group(2)), exact(clamp.group(3))));
     }
     Matcher term = TERM.matcher(css);
     double sum = 0;

@@ -83,7 +83,7 @@ final class Styles {
     if (known == null) {
       Node parent = parents.get(node.id());
       double around = parent == null ? Length.ROOT_FONT : font(parent);
-      known = new Length(screen, around, around).px(fontCss(node, parent));
+      known = new Length(screen, around, around).exact(fontCss(node, parent));
       fonts.put(node.id(), known);
     }
     return known;
@@ -128,12 +128,12 @@ final class Styles {
     if (border.isPresent()) {
       double width =
           Composite.parts(ValueType.BORDER, border.get())
-              .map(parts -> whole(length(node, 0).px(parts.getOrDefault("width", "0"))))
+              .map(parts -> whole(length(node, 0).exact(parts.getOrDefault("width", "0"))))
               .filter(w -> !border.get().equals("none"))
               .orElse(0.0);
       return new Sides(width, width, width, width);
     }
-    double rule = whole(px(node, StyleProperty.RULE_WIDTH, 0));
+    double rule = whole(length(node, 0).exact(css(node, StyleProperty.RULE_WIDTH)));
     return new Sides(rule, 0, 0, 0);
   }
 

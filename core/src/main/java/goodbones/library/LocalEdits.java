@@ -153,7 +153,8 @@ final class LocalEdits {
     Node parent = node(e.parent());
     NodeId id = e.subtree().id();
     NodeId into = e.parent().inner();
-    Catalogue.require(parent.withChildren(List.of(e.subtree())));
+    Catalogue.requireNoneNew(
+        parent.withChildren(List.of()), parent.withChildren(List.of(e.subtree())));
     return new Edit.Group(
         List.of(
             new Edit.SetLocal(
@@ -207,7 +208,7 @@ final class LocalEdits {
     if (moved.find(e.parent()).isPresent()) {
       throw Refused.at(moved, "A " + moved.kind().word() + " cannot be moved into itself");
     }
-    Catalogue.require(parent.withChildren(List.of(moved)));
+    Catalogue.requireNoneNew(parent.withChildren(List.of()), parent.withChildren(List.of(moved)));
     NodeId into = e.parent().inner();
     LocalKey key = new LocalKey(e.node().inner(), Aspect.PLACED);
     Optional<Node> inserted =

@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -32,6 +33,7 @@ public final class Overlay {
   private final Set<NodeId> removed = new HashSet<>();
   private final Map<NodeId, NodeId> placedUnder = new TreeMap<>();
   private final Set<NodeId> inLoop;
+  private final Set<NodeId> built = new HashSet<>();
 
   private Overlay(Node revision, Placement placement) {
     this.revision = revision;
@@ -114,7 +116,9 @@ public final class Overlay {
     return placedUnder.containsKey(id) && !inLoop.contains(id);
   }
 
+  /** Every id is shown once, also where an insert brings one along that is there already. */
   private Node build(Node node) {
+    built.add(node.id());
     return values(node).withChildren(children(node));
   }
 
@@ -139,8 +143,8 @@ public final class Overlay {
     }
     List<Node> shown = new ArrayList<>();
     for (NodeId id : ids) {
-      if (!removed.contains(id)) {
-        shown.add(build(java.util.Objects.requireNonNull(nodes.get(id))));
+      if (!removed.contains(id) && !built.contains(id)) {
+        shown.add(build(Objects.requireNonNull(nodes.get(id))));
       }
     }
     return shown;

@@ -51,8 +51,7 @@ public final class PageEditor {
       inverses.add(0, edited.inverse());
       now = edited.root();
     }
-    Catalogue.require(now);
-    Catalogue.require(shown(now).root());
+    requireNoneNew(page, now);
     return new Edited(now, inverses.size() == 1 ? inverses.get(0) : new Edit.Group(inverses));
   }
 
@@ -72,8 +71,13 @@ public final class PageEditor {
   public Edited reapply(Node page, Edit edit) {
     requireTargets(page, edit);
     Edited edited = Editor.apply(page, edit);
-    Catalogue.require(shown(edited.root()).root());
+    requireNoneNew(page, edited.root());
     return edited;
+  }
+
+  private void requireNoneNew(Node before, Node after) {
+    Catalogue.requireNoneNew(before, after);
+    Catalogue.requireNoneNew(shown(before).root(), shown(after).root());
   }
 
   private void requireTargets(Node page, Edit edit) {

@@ -40,6 +40,9 @@ import java.util.TreeSet;
  * rewritten. Neither the placement nor the revisions are modified.
  */
 public final class Rebase {
+  /** The id of the question about moves that make a loop of parents. */
+  static final String LOOP = "loop";
+
   private final NodeId placementId;
   private final Placement placement;
   private final List<RevisionIndex> chain;
@@ -178,7 +181,11 @@ public final class Rebase {
         standing.keySet().stream()
             .filter(key -> key.aspect() instanceof Aspect.Placed && looping.contains(key.node()))
             .toList();
-    shape(keys, "loop", Set.of(Settlement.STAY, Settlement.TAKE));
+    Placement held = placement.withChanges(standing);
+    boolean canStay =
+        Overlay.loops(last.root(), held.withChanges(LoopBreaking.of(last, held, parentsBefore)))
+            .isEmpty();
+    shape(keys, LOOP, canStay ? Set.of(Settlement.STAY, Settlement.TAKE) : Set.of(Settlement.TAKE));
   }
 
   private void checkRemovals() {
@@ -294,8 +301,9 @@ public final class Rebase {
     if (isThere(gone) && value.orElseThrow() instanceof LocalValue.PlacedUnder placed) {
       gone = placed.parent();
     }
+    Set<NodeId> climbed = new HashSet<>();
     NodeId parent = parentsBefore.get(gone);
-    while (parent != null && !isThere(parent)) {
+    while (parent != null && climbed.add(gone) && !isThere(parent)) {
       gone = parent;
       parent = parentsBefore.get(gone);
     }

@@ -77,15 +77,19 @@ final class Settling {
     changes.keySet().removeIf(key -> verdicts.get(key) == Verdict.ABSORBED);
     changes.putAll(written);
     Map<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
+    boolean breaksLoops = false;
     for (Question question : questions) {
       boolean take = decisions.get(question.id()) == Settlement.TAKE;
       if (take) {
         question.keys().forEach(changes::remove);
       } else if (question.verdict() == Verdict.GONE) {
         keepAsOwn(question, changes, order);
-      } else if (question.verdict() == Verdict.SHAPE && question.id().equals("loop")) {
-        breakLoop(changes);
+      } else if (question.verdict() == Verdict.SHAPE && question.id().equals(Rebase.LOOP)) {
+        breaksLoops = true;
       }
+    }
+    if (breaksLoops) {
+      changes = LoopBreaking.of(last, placement.withChanges(changes), parentsBefore);
     }
     return placement.withChanges(changes).withOrder(order).withPin(Optional.empty());
   }
@@ -155,16 +159,5 @@ final class Settling {
   private NodeId fresh(NodeId id) {
     byte[] name = (seed + "\n" + id).getBytes(StandardCharsets.UTF_8);
     return NodeId.of(UUID.nameUUIDFromBytes(name).toString());
-  }
-
-  /** The page's structure holds: what the library moved on the loop goes back to where it was. */
-  private void breakLoop(SortedMap<LocalKey, LocalValue> changes) {
-    for (NodeId id : Overlay.loops(last.root(), placement.withChanges(changes))) {
-      LocalKey key = new LocalKey(id, Aspect.PLACED);
-      NodeId before = parentsBefore.get(id);
-      if (!changes.containsKey(key) && before != null && (last.has(before))) {
-        changes.put(key, new LocalValue.PlacedUnder(before, Optional.empty()));
-      }
-    }
   }
 }

@@ -34,7 +34,7 @@ import java.util.regex.Pattern;
  * devices share first, then one rule for each device in exclusive ranges, states after.
  */
 final class Declarations {
-  private static final Pattern VH = Pattern.compile("(\\d*\\.?\\d+)vh\\b");
+  private static final Pattern VH = Pattern.compile("(-?\\d*\\.?\\d+)vh\\b");
   private static final String OVERLAY = "--overlay";
   private static final String GRADIENT = "--gradient";
   private static final String CONTENT = "--content";
@@ -324,6 +324,12 @@ final class Declarations {
           css.put("order", value);
         }
       }
+      case WIDTH -> {
+        // A picture that says nothing of its width is as wide as its place.
+        if (node.kind() != Kind.PICTURE || !value.equals("auto")) {
+          css.put("width", value);
+        }
+      }
       case PIN -> pin(value, css);
       case PLACE -> css.put("justify-self", value);
       case OVERLAY_COLOR -> css.put(OVERLAY, value);
@@ -351,6 +357,8 @@ final class Declarations {
       for (String side : corner.split("-")) {
         css.put(side, "0");
       }
+      // On the page, things have a track of its grid; what is pinned refers to the page itself.
+      css.put("grid-column", "auto");
     }
   }
 
@@ -358,7 +366,10 @@ final class Declarations {
   private static void contentAlign(Node node, Map<String, String> css) {
     String value = css.remove(CONTENT);
     boolean across = "flex".equals(css.get("display"));
-    if (across) {
+    if (across && "space-between".equals(value)) {
+      css.put("align-items", "start");
+      css.put("align-content", value);
+    } else if (across) {
       css.put("align-items", value == null ? "start" : value);
     } else if (value != null) {
       css.put(node.kind() == Kind.ROW ? "align-items" : "align-content", value);

@@ -1,6 +1,7 @@
 package goodbones.render;
 
-import java.util.Arrays;
+import goodbones.document.FamilyNames;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -10,15 +11,37 @@ import java.util.stream.Collectors;
  * would make the declaration invalid).
  */
 final class Families {
+  private static final String MONOSPACE = "monospace";
   private static final Set<String> GENERIC =
-      Set.of("serif", "sans-serif", "monospace", "cursive", "fantasy", "system-ui");
+      Set.of(
+          "serif",
+          "sans-serif",
+          MONOSPACE,
+          "cursive",
+          "fantasy",
+          "system-ui",
+          "ui-serif",
+          "ui-sans-serif",
+          "ui-monospace",
+          "ui-rounded",
+          "math",
+          "emoji",
+          "fangsong");
 
   private Families() {}
 
+  /**
+   * The stack in CSS. Monospace alone is said twice: browsers set text smaller where that is all
+   * that is said, and every size in em with it.
+   */
   static String css(String stack) {
-    return Arrays.stream(stack.split(","))
-        .map(String::strip)
-        .map(name -> GENERIC.contains(name) ? name : "\"" + name + "\"")
-        .collect(Collectors.joining(","));
+    List<String> names = FamilyNames.of(stack);
+    return (names.equals(List.of(MONOSPACE)) ? List.of(MONOSPACE, MONOSPACE) : names)
+        .stream().map(Families::written).collect(Collectors.joining(","));
+  }
+
+  /** Names that begin with a hyphen are keywords of one maker's browsers and go unquoted. */
+  private static String written(String name) {
+    return GENERIC.contains(name) || name.matches("-[a-z][a-z-]*") ? name : "\"" + name + "\"";
   }
 }

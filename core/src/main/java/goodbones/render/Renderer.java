@@ -2,6 +2,7 @@ package goodbones.render;
 
 import goodbones.document.Catalogue;
 import goodbones.document.Device;
+import goodbones.document.FamilyNames;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
@@ -27,7 +28,6 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 
 /**
  * Turns a shown page into semantic HTML and CSS. The same input gives the same bytes; equal styles
@@ -282,8 +282,8 @@ public final class Renderer {
 
   private void collectFace(String stack, String weight) {
     int wanted = weight.matches("\\d+") ? Integer.parseInt(weight) : NORMAL_WEIGHT;
-    Stream.of(stack.split(","))
-        .map(family -> FontFace.matching(surroundings.faces(), family.strip(), wanted))
+    FamilyNames.of(stack).stream()
+        .map(family -> FontFace.matching(surroundings.faces(), family, wanted))
         .flatMap(Optional::stream)
         .findFirst()
         .ifPresent(faces::add);

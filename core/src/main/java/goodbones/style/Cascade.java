@@ -25,7 +25,8 @@ import org.jspecify.annotations.Nullable;
  * what it builds on), one for this device beats one for a wider device, and for the same device own
  * beats named; then, where the node chooses a colour scheme, the scheme's text and background; then
  * the finishes' default for the kind; then, for inherited properties, the parent's value; then the
- * CSS initial value. A state runs through each of these steps before the normal values do.
+ * CSS initial value. A state runs through each of these steps before the normal values do. A value
+ * that the property cannot take, whatever led there, is on the trail and never wins.
  *
  * <p>One walk over the candidates serves all callers: who wants the trail lets it run to its end,
  * who wants the winner stops it there.
@@ -191,16 +192,14 @@ public final class Cascade {
       boolean nearest = true;
       for (Layer layer : own.layers(node, key)) {
         Candidate candidate = candidate(layer.source(), layer.label(), node, key, layer.value());
-        if (!sink.next(candidate, nearest && layer.value().isPresent())) {
+        if (!sink.next(candidate, nearest && holds(node, property, candidate))) {
           return false;
         }
         nearest = false;
       }
       for (NamedStyle style : named(node)) {
         StyleValue value = style.styles().get(key);
-        if (value != null
-            && !sink.next(
-                candidate(Layer.Source.NAMED, style.name(), node, key, Optional.of(value)), true)) {
+        if (value != null && !offered(Layer.Source.NAMED, style.name(), node, key, value, sink)) {
           return false;
         }
       }
@@ -299,12 +298,25 @@ public final class Cascade {
     for (Device at : device.andWider()) {
       StyleKey key = new StyleKey(property, at, state);
       StyleValue value = defaults.get(key);
-      if (value != null
-          && !sink.next(candidate(source, label, node, key, Optional.of(value)), true)) {
+      if (value != null && !offered(source, label, node, key, value, sink)) {
         return false;
       }
     }
     return true;
+  }
+
+  private boolean offered(
+      Layer.Source source, String label, Node node, StyleKey key, StyleValue value, Sink sink) {
+    Candidate candidate = candidate(source, label, node, key, Optional.of(value));
+    return sink.next(candidate, holds(node, key.property(), candidate));
+  }
+
+  /**
+   * A browser drops what a property cannot be, such as a padding below nothing that a token has
+   * come to be worth; so it wins nowhere.
+   */
+  private boolean holds(Node node, StyleProperty property, Candidate candidate) {
+    return candidate.value().isPresent() && scope(node).accepts(property.type(), candidate.css());
   }
 
   private Candidate candidate(

@@ -3,6 +3,7 @@ package goodbones.style;
 import goodbones.document.Composite;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
+import goodbones.document.ValueType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -31,6 +32,7 @@ public final class SiteFinishes {
   private final Map<String, NamedStyle> styles = new LinkedHashMap<>();
   private final Map<StyleValue, Worth> known = new ConcurrentHashMap<>();
   private final Map<String, SiteFinishes> schemes = new ConcurrentHashMap<>();
+  private final Map<ValueType, Map<String, Boolean>> accepted = new ConcurrentHashMap<>();
 
   /** What a value is worth, and the tokens that lead there. */
   public record Worth(String css, List<Step> chain) {
@@ -358,9 +360,8 @@ public final class SiteFinishes {
                 + type.word(),
             List.of(token.name()));
       }
-      worth(value);
-    } else if (value instanceof StyleValue.Composed
-        && !property.type().accepts(worth(value).css())) {
+    }
+    if (!(value instanceof StyleValue.Literal) && !property.type().accepts(worth(value).css())) {
       throw new TokenProblem(
           property.label()
               + " cannot be “"
@@ -371,6 +372,13 @@ public final class SiteFinishes {
               + property.type().form(),
           List.of());
     }
+  }
+
+  /** Whether a value of that type may be written so; remembered, because the cascade asks often. */
+  boolean accepts(ValueType type, String css) {
+    return accepted
+        .computeIfAbsent(type, t -> new ConcurrentHashMap<>())
+        .computeIfAbsent(css, type::accepts);
   }
 
   /**

@@ -11,8 +11,15 @@ public enum TokenType {
   COLOR("color", ValueType.COLOUR, Set.of(ValueType.COLOUR)),
   DIMENSION(
       "dimension",
-      ValueType.SIZE,
-      Set.of(ValueType.LENGTH, ValueType.SIZE, ValueType.MARGIN, ValueType.LINE_HEIGHT)),
+      ValueType.DIMENSION,
+      Set.of(
+          ValueType.LENGTH,
+          ValueType.SIGNED_LENGTH,
+          ValueType.WIDTH,
+          ValueType.MAX_WIDTH,
+          ValueType.MIN_HEIGHT,
+          ValueType.MARGIN,
+          ValueType.LINE_HEIGHT)),
   FONT_FAMILY("fontFamily", ValueType.FAMILY, Set.of(ValueType.FAMILY)),
   FONT_WEIGHT("fontWeight", ValueType.WEIGHT, Set.of(ValueType.WEIGHT)),
   NUMBER("number", ValueType.NUMBER, Set.of(ValueType.NUMBER, ValueType.LINE_HEIGHT)),
@@ -68,14 +75,9 @@ public enum TokenType {
     return literal;
   }
 
-  /**
-   * Says whether a literal is of this type. A dimension may be below zero, and a line height may
-   * stand where a number does.
-   */
+  /** Says whether a literal is of this type. A line height may stand where a number does. */
   public boolean accepts(String css) {
-    return literal.accepts(css)
-        || this == DIMENSION && (ValueType.LENGTH.accepts(css) || ValueType.MARGIN.accepts(css))
-        || this == NUMBER && ValueType.LINE_HEIGHT.accepts(css);
+    return literal.accepts(css) || this == NUMBER && ValueType.LINE_HEIGHT.accepts(css);
   }
 
   /** Says whether a token of this type can stand for a value of that type. */

@@ -101,7 +101,7 @@ public record Contrast(Optional<Double> ratio, boolean large, Colour text, List<
     double width = Frame.width(pair.device());
     double px = Fluid.px(pair.size().css(finishes), width, Frame.HEIGHT);
     String weight = pair.weight().css(finishes);
-    boolean bold = weight.matches("\\d+") && Integer.parseInt(weight) >= BOLD;
+    boolean bold = Double.parseDouble(weight) >= BOLD;
     return px >= LARGE || bold && px >= LARGE_BOLD;
   }
 

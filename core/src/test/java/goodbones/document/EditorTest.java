@@ -97,7 +97,7 @@ class EditorTest {
                         BUTTON,
                         StyleKey.of(StyleProperty.RADIUS),
                         Optional.of(StyleValue.literal("round")))))
-        .hasMessageContaining("Corner radius cannot be “round”: give a length such as");
+        .hasMessageContaining("Corner radius cannot be “round”: give a length of at least 0");
     assertThatThrownBy(
             () ->
                 Editor.apply(

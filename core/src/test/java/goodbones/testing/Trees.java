@@ -4,15 +4,14 @@ import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Edit;
 import goodbones.document.Editor;
+import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Refused;
-import goodbones.document.State;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
-import goodbones.document.StyleValue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,13 +21,6 @@ import java.util.function.Predicate;
 
 /** Seeded generator of sections and of edits on them. The same seed gives the same things. */
 public final class Trees {
-  private static final List<StyleProperty> STYLED =
-      List.of(
-          StyleProperty.FONT_SIZE,
-          StyleProperty.PADDING_TOP,
-          StyleProperty.RADIUS,
-          StyleProperty.COLOR,
-          StyleProperty.MARGIN_TOP);
   private final Random random;
   private final String prefix;
   private int next;
@@ -84,35 +76,61 @@ public final class Trees {
     return items.get(random.nextInt(items.size()));
   }
 
-  /** A random edit on what is shown; it may be refused. */
+  /** A few values of everything, so that two edits often say the same. */
+  private Samples few() {
+    return new Samples(new Random(random.nextInt(4)));
+  }
+
+  private Edit content(Node node) {
+    List<Field> fields = Catalogue.fields(node.kind());
+    if (fields.isEmpty() || random.nextInt(3) > 0) {
+      return new Edit.SetContent(node.id(), "words", Optional.of(new FieldValue.Words(word())));
+    }
+    Field field = pick(fields);
+    return new Edit.SetContent(
+        node.id(), field.key(), Optional.of(few().content(node.kind(), field)));
+  }
+
+  private Edit style(Node node) {
+    StyleProperty property = pick(Catalogue.styles(node.kind()));
+    StyleKey key = new Samples(random).key(node.kind(), property);
+    return new Edit.SetStyle(
+        node.id(),
+        key,
+        random.nextInt(4) == 0
+            ? Optional.empty()
+            : Optional.of(few().value(node.kind(), property)));
+  }
+
+  /** A random edit on what is shown, of any aspect; it may be refused. */
   public Edit edit(Node shown, Predicate<Node> target, boolean slots) {
     List<Node> targets = shown.all().stream().filter(target).toList();
     Node node = pick(targets);
-    switch (random.nextInt(slots ? 10 : 9)) {
+    switch (random.nextInt(slots ? 13 : 12)) {
       case 0, 1:
-        return new Edit.SetContent(node.id(), "words", Optional.of(new FieldValue.Words(word())));
+        return content(node);
       case 2, 3:
-        StyleKey key = new StyleKey(pick(STYLED), pick(List.of(Device.values())), State.NORMAL);
-        StyleValue value =
-            key.property() == StyleProperty.COLOR
-                ? StyleValue.literal("#00000" + random.nextInt(4))
-                : StyleValue.literal(random.nextInt(4) + "px");
-        return new Edit.SetStyle(
-            node.id(), key, random.nextInt(4) == 0 ? Optional.empty() : Optional.of(value));
+        return style(node);
       case 4:
         return new Edit.SetVisibility(
             node.id(), random.nextBoolean() ? Set.of() : Set.of(pick(List.of(Device.values()))));
       case 5:
         return new Edit.Remove(node.id());
-      case 6, 7:
+      case 6, 7, 8:
         return new Edit.Move(node.id(), pick(targets).id(), random.nextInt(3));
-      case 8:
+      case 9:
         Node parent = pick(targets);
         Node child =
             Catalogue.mayHold(parent.kind(), Kind.COLUMN)
                 ? column(1)
                 : random.nextInt(3) == 0 ? row(1) : element();
         return new Edit.Insert(parent.id(), random.nextInt(3), child);
+      case 10:
+        return new Edit.SetNamedStyles(
+            node.id(), pick(List.of(List.of(), List.of("quiet"), List.of("quiet", "loud"))));
+      case 11:
+        return new Edit.SetScheme(
+            node.id(), random.nextBoolean() ? Optional.empty() : Optional.of("dark"));
       default:
         return new Edit.SetSlot(node.id(), "words", random.nextBoolean());
     }

@@ -1,5 +1,6 @@
 package goodbones.server.looks;
 
+import goodbones.document.FamilyNames;
 import goodbones.document.StyleProperty;
 import goodbones.fonts.FontCatalogue;
 import goodbones.fonts.FontClass;
@@ -73,7 +74,7 @@ class Typefaces {
     for (Token token : site.tokens()) {
       if (token.type() == TokenType.FONT_FAMILY && !token.retired()) {
         String stack = site.worth(token.id()).css();
-        String family = stack.split(",")[0].strip();
+        String family = FamilyNames.of(stack).get(0);
         boolean there = families.stream().anyMatch(f -> f.name().equalsIgnoreCase(family));
         boolean aliased = site.worth(token.id()).chain().size() > 1;
         if (!there && !aliased) {
@@ -113,14 +114,11 @@ class Typefaces {
   }
 
   private static MissingFont substitute(Token token, String family, String stack, int weight) {
-    String rest = stack.contains(",") ? stack.substring(stack.indexOf(',') + 1) : "";
-    FontClass type = FontCatalogue.classOf(family, rest);
+    List<String> names = FamilyNames.of(stack);
+    List<String> rest = names.subList(1, names.size());
+    FontClass type = FontCatalogue.classOf(family, FamilyNames.stack(rest));
     Optional<FontFamily> named =
-        Stream.of(rest.split(","))
-            .map(String::strip)
-            .map(FontCatalogue::named)
-            .flatMap(Optional::stream)
-            .findFirst();
+        rest.stream().map(FontCatalogue::named).flatMap(Optional::stream).findFirst();
     FontFamily nearest =
         named.orElseGet(() -> FontCatalogue.nearest(type, weight, FontCatalogue.widthOf(family)));
     return new MissingFont(
