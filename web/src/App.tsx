@@ -9,6 +9,7 @@ import { PieceScreen } from './features/library/PieceScreen';
 import { ReviewScreen } from './features/rollouts/ReviewScreen';
 import { RolloutsScreen } from './features/rollouts/RolloutsScreen';
 import { useRollouts } from './features/rollouts/useRollouts';
+import { PeopleScreen } from './features/people/PeopleScreen';
 import { SignIn } from './features/session/SignIn';
 import { NewClientScreen } from './features/sites/NewClientScreen';
 import { PageScreen } from './features/sites/PageScreen';
@@ -43,6 +44,7 @@ export function App() {
             <Route path="/finishes" element={<FinishesScreen />} />
             <Route path="/rollouts" element={<RolloutsScreen />} />
             <Route path="/rollouts/:pieceId" element={<ReviewScreen />} />
+            <Route path="/people" element={<PeopleScreen />} />
             <Route
               path="*"
               element={<Failed error={new Error('Nothing is kept at this address.')} />}
@@ -94,7 +96,13 @@ function TopBar({ user }: { user: string }) {
       <BarPlace />
       <JumpBox />
       <span className="flex items-center gap-3 text-[13px] text-soft">
-        {user}
+        <NavLink
+          to="/people"
+          title="People, and your password"
+          className="hover:underline underline-offset-4 aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+        >
+          {user}
+        </NavLink>
         <Button look="quiet" onClick={() => void signOut()}>
           Sign out
         </Button>

@@ -41,9 +41,6 @@ export const api = client;
 
 function problemOf(response: Response, error: unknown): Problem {
   const body = (error ?? {}) as { title?: string; detail?: string; type?: string };
-  if (response.status === 401) {
-    return new Problem(401, 'Signed out', 'You are signed out. Sign in again to go on.');
-  }
   return new Problem(
     response.status,
     body.title ?? 'Something went wrong',
@@ -72,6 +69,13 @@ export async function answer<T>(
   return result.data;
 }
 
+/** For requests that are answered without data; throws a Problem that says what went wrong. */
+export async function done(
+  request: Promise<{ error?: unknown; response: Response }>,
+): Promise<void> {
+  await answer(request.then((result) => ({ ...result, data: true })));
+}
+
 /** Signs in or out, which are plain forms and not part of the described API. */
 export async function postForm(path: string, fields: Record<string, string>): Promise<Response> {
   return fetch(path, {
@@ -94,9 +98,16 @@ async function upload(path: string, fields: Record<string, string | Blob>): Prom
   return json;
 }
 
-/** Brings a picture in. */
-export async function uploadPicture(file: File): Promise<Schemas['PictureView']> {
-  return (await upload('/api/pictures', { file })) as Schemas['PictureView'];
+/** Brings a picture in; says what of it did not come along. */
+export async function uploadPicture(file: File): Promise<Schemas['Added']> {
+  return (await upload('/api/pictures', { file })) as Schemas['Added'];
+}
+
+/** What is to be said of a picture of which something was left out. */
+export function leftOutWords(added: Schemas['Added']): string {
+  return added.leftOut.length === 0
+    ? ''
+    : `Taken in without ${added.leftOut.join(', ')}: a picture holds nothing that could run or fetch something.`;
 }
 
 /** Brings a font file of a client’s own in. */

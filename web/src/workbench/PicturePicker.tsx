@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
-import { answer, api, Problem, uploadPicture } from '../api/client';
+import { answer, api, leftOutWords, Problem, uploadPicture } from '../api/client';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { Empty, Loading } from '../ui/States';
@@ -35,14 +35,17 @@ function Choice({ chosen, alt, onClose, onChoose }: Props) {
   const [picture, setPicture] = useState(chosen);
   const [text, setText] = useState(alt);
   const [problem, setProblem] = useState<string>();
+  const [note, setNote] = useState('');
 
   const bringIn = async (file: File | undefined) => {
     if (!file) return;
     setProblem(undefined);
+    setNote('');
     try {
       const added = await uploadPicture(file);
       await queries.invalidateQueries({ queryKey: ['pictures'] });
-      setPicture(added.id);
+      setPicture(added.picture.id);
+      setNote(leftOutWords(added));
     } catch (error) {
       setProblem(
         error instanceof Problem ? error.message : 'The picture could not be sent; try again.',
@@ -107,6 +110,11 @@ function Choice({ chosen, alt, onClose, onChoose }: Props) {
           />
         </label>
       </div>
+      {note && (
+        <p role="status" className="mt-3 text-soft">
+          {note}
+        </p>
+      )}
       {problem && (
         <p role="alert" className="mt-3 text-brick">
           {problem}

@@ -98,7 +98,7 @@ export function ReferenceMenu({ reference, onChange }: MenuProps) {
     setProblem('');
     try {
       const added = await uploadPicture(file);
-      onChange({ ...noReference, picture: added.id, how: 'over' });
+      onChange({ ...noReference, picture: added.picture.id, how: 'over' });
     } catch (error) {
       setProblem(error instanceof Problem ? error.message : 'The picture could not be sent.');
     }

@@ -1,29 +1,34 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { postForm, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { TextField } from '../../ui/TextField';
+import { CodeForm } from './CodeForm';
 
-const inputClass = 'w-full border border-line bg-sheet px-3 py-2 rounded-[2px]';
-
+/** How somebody comes in: with a password, or the first time with a one-time code. */
 export function SignIn({ session }: { session: Schemas['Session'] }) {
   const queries = useQueryClient();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const [problem, setProblem] = useState('');
+  const [withCode, setWithCode] = useState(false);
 
   const signIn = async (user: string, secret: string) => {
     setProblem('');
     const response = await postForm('/api/sign-in', { username: user, password: secret }).catch(
       () => undefined,
     );
-    if (!response) setProblem('The server cannot be reached. Try again.');
-    else if (response.status === 401) setProblem('Name and password do not go together.');
-    else if (!response.ok) setProblem(`The server answered ${response.status}. Try again.`);
-    else await queries.resetQueries();
-  };
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault();
-    void signIn(name, password);
+    if (response?.ok) {
+      await queries.resetQueries();
+      return;
+    }
+    const said = (await response?.json().catch(() => undefined)) as { detail?: string } | undefined;
+    setProblem(
+      said?.detail ??
+        (response
+          ? `The server answered ${response.status}. Try again.`
+          : 'The server cannot be reached. Try again.'),
+    );
   };
 
   return (
@@ -33,22 +38,34 @@ export function SignIn({ session }: { session: Schemas['Session'] }) {
           Good <span className="text-verdigris">Bones</span>
         </h1>
         <p className="mt-2 text-soft">One library of sections for every client’s pages.</p>
-        <form onSubmit={onSubmit} className="mt-8 grid gap-4">
-          <label>
-            <span className="font-medium">Name</span>
-            <input
-              className={inputClass}
+        {session.firstStart ? (
+          <CodeForm first onDone={signIn} />
+        ) : withCode ? (
+          <CodeForm
+            first={false}
+            onDone={signIn}
+            onBack={() => {
+              setWithCode(false);
+            }}
+          />
+        ) : (
+          <form
+            className="mt-8 grid gap-4"
+            onSubmit={(event) => {
+              event.preventDefault();
+              void signIn(name, password);
+            }}
+          >
+            <TextField
+              label="Name"
               autoComplete="username"
               value={name}
               onChange={(e) => {
                 setName(e.target.value);
               }}
             />
-          </label>
-          <label>
-            <span className="font-medium">Password</span>
-            <input
-              className={inputClass}
+            <TextField
+              label="Password"
               type="password"
               autoComplete="current-password"
               value={password}
@@ -56,16 +73,25 @@ export function SignIn({ session }: { session: Schemas['Session'] }) {
                 setPassword(e.target.value);
               }}
             />
-          </label>
-          {problem && (
-            <p role="alert" className="text-brick">
-              {problem}
-            </p>
-          )}
-          <Button look="main" type="submit" className="justify-center py-2">
-            Sign in
-          </Button>
-        </form>
+            {problem && (
+              <p role="alert" className="text-brick">
+                {problem}
+              </p>
+            )}
+            <Button look="main" type="submit" className="justify-center py-2">
+              Sign in
+            </Button>
+            <Button
+              look="quiet"
+              className="justify-self-start"
+              onClick={() => {
+                setWithCode(true);
+              }}
+            >
+              I was given a one-time code
+            </Button>
+          </form>
+        )}
         {session.demoAccounts.length > 0 && (
           <section aria-label="Demo accounts" className="mt-8 border-t border-line pt-4">
             <h2 className="text-[15px]">Demo accounts</h2>

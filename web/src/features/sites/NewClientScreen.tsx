@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answer, api, Problem, uploadPicture, type Schemas } from '../../api/client';
+import { answer, api, leftOutWords, Problem, uploadPicture, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useWidth } from '../../ui/useWidth';
 import { Frame } from '../../workbench/Frame';
@@ -195,7 +195,9 @@ function Logo({ brand, change, onProblem }: PartProps & { onProblem: (problem: s
     if (!file) return;
     onProblem('');
     try {
-      const picture = await uploadPicture(file);
+      const added = await uploadPicture(file);
+      const picture = added.picture;
+      onProblem(leftOutWords(added));
       const palette = await answer(
         api.GET('/api/pictures/{id}/palette', { params: { path: { id: picture.id } } }),
       );

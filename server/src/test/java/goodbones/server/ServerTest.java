@@ -6,7 +6,7 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
-import org.springframework.security.test.context.support.WithMockUser;
+import org.springframework.security.test.context.support.WithUserDetails;
 import org.springframework.test.annotation.DirtiesContext;
 
 /** A test on the whole server with the demo data, in a database of its own. */
@@ -15,9 +15,10 @@ import org.springframework.test.annotation.DirtiesContext;
 @SpringBootTest(
     properties = {
       "goodbones.demo=true",
+      "springdoc.api-docs.enabled=true",
       "spring.datasource.url=jdbc:h2:mem:${random.uuid};DB_CLOSE_DELAY=-1"
     })
 @AutoConfigureMockMvc
-@WithMockUser("iris")
+@WithUserDetails("iris")
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
 @interface ServerTest {}

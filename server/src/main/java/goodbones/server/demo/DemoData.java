@@ -16,16 +16,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Fills an empty store with the demo's finishes, pieces, sites and pages. */
+/**
+ * Fills an empty store with the demo's finishes, pieces, sites and pages, before the port is open.
+ */
 @Component
 @ConditionalOnProperty("goodbones.demo")
-class DemoData implements ApplicationRunner {
+class DemoData implements SmartInitializingSingleton {
 
   private final FinishesStore finishes;
   private final Pieces pieces;
@@ -41,7 +42,7 @@ class DemoData implements ApplicationRunner {
 
   @Override
   @Transactional
-  public void run(ApplicationArguments args) {
+  public void afterSingletonsInstantiated() {
     if (!sites.all().isEmpty()) {
       return;
     }

@@ -46,6 +46,10 @@ class ClientFont {
     return new FontFace(family, folder + fileName, format, least, greatest);
   }
 
+  String siteId() {
+    return siteId;
+  }
+
   ClientFontView view() {
     return new ClientFontView(id, family, least, greatest, format, licence);
   }

@@ -94,10 +94,18 @@ public class Fonts {
     return text.length() <= 160 ? text : text.substring(0, 159) + "…";
   }
 
-  /** Takes a font file of a client's own away. */
+  /**
+   * Takes a font file of a client's own away.
+   *
+   * @throws NotFound if that site has no such file
+   */
   @Transactional
-  public void remove(String id) {
-    own.deleteById(id);
+  public void remove(String siteId, String id) {
+    ClientFont font =
+        own.findById(id)
+            .filter(f -> f.siteId().equals(siteId))
+            .orElseThrow(() -> new NotFound("font of this site", id));
+    own.delete(font);
   }
 
   /**

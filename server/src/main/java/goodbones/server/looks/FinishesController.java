@@ -6,6 +6,7 @@ import goodbones.exchange.TokensImport;
 import goodbones.exchange.Unreadable;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.history.History;
+import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.server.sites.Sites;
 import goodbones.style.FinishesStep;
@@ -31,6 +32,7 @@ class FinishesController {
   private final WhereUsed whereUsed;
   private final FinishesStore store;
   private final Sites sites;
+  private final Pictures pictures;
 
   FinishesController(
       FinishesArea area,
@@ -38,13 +40,15 @@ class FinishesController {
       Trying trying,
       WhereUsed whereUsed,
       FinishesStore store,
-      Sites sites) {
+      Sites sites,
+      Pictures pictures) {
     this.area = area;
     this.table = table;
     this.trying = trying;
     this.whereUsed = whereUsed;
     this.store = store;
     this.sites = sites;
+    this.pictures = pictures;
   }
 
   record Stamp(long stamp) {}
@@ -79,12 +83,12 @@ class FinishesController {
 
   @PostMapping("/try")
   FinishesViews.Tried tried(@RequestBody FinishesViews.TryRequest request) {
-    return trying.tried(request);
+    return pictures.withPixels(() -> trying.tried(request));
   }
 
   @PostMapping("/reach")
   FinishesViews.Reached reached(@RequestBody FinishesViews.FinishesEditRequest edit) {
-    return trying.reached(edit);
+    return pictures.withPixels(() -> trying.reached(edit));
   }
 
   @GetMapping(path = "/specimen", produces = MediaType.TEXT_HTML_VALUE)
@@ -104,7 +108,7 @@ class FinishesController {
 
   @GetMapping("/plan")
   List<FinishesViews.FinishesPlan> plan() {
-    return area.plan();
+    return pictures.withPixels(area::plan);
   }
 
   @PostMapping("/release")

@@ -176,10 +176,10 @@ class Measures {
           boxes.getOrDefault(place.page(), Map.of()).getOrDefault(device, Map.of());
       Box text = here.get(place.node().value());
       Box ground = holder(place, pictureId).map(id -> here.get(id.value())).orElse(null);
-      if (text == null || ground == null || !pictures.exists(pictureId)) {
+      Raster picture = pictures.known(pictureId).orElse(null);
+      if (text == null || ground == null || picture == null) {
         return List.of();
       }
-      Raster picture = pictures.raster(pictureId);
       double scale = Math.max(ground.width() / picture.width(), ground.height() / picture.height());
       double width = picture.width() * scale;
       double height = picture.height() * scale;

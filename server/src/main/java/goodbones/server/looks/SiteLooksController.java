@@ -2,6 +2,7 @@ package goodbones.server.looks;
 
 import goodbones.server.finishes.ClientFontView;
 import goodbones.server.finishes.Fonts;
+import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.server.sites.Sites;
 import java.io.IOException;
@@ -28,6 +29,7 @@ class SiteLooksController {
   private final Fonts fonts;
   private final Brands brands;
   private final Sites sites;
+  private final Pictures pictures;
 
   SiteLooksController(
       ContrastSheet contrast,
@@ -35,18 +37,20 @@ class SiteLooksController {
       Typefaces typefaces,
       Fonts fonts,
       Brands brands,
-      Sites sites) {
+      Sites sites,
+      Pictures pictures) {
     this.contrast = contrast;
     this.measures = measures;
     this.typefaces = typefaces;
     this.fonts = fonts;
     this.brands = brands;
     this.sites = sites;
+    this.pictures = pictures;
   }
 
   @GetMapping("/sites/{id}/contrast")
   FinishesViews.Sheet contrast(@PathVariable String id) {
-    return contrast.of(id);
+    return pictures.withPixels(() -> contrast.of(id));
   }
 
   @GetMapping("/sites/{id}/to-measure")
@@ -79,7 +83,7 @@ class SiteLooksController {
 
   @DeleteMapping("/sites/{id}/fonts/{font}")
   FinishesViews.FontsView removeFont(@PathVariable String id, @PathVariable String font) {
-    fonts.remove(font);
+    fonts.remove(id, font);
     return typefaces.of(id);
   }
 

@@ -19,6 +19,10 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api/pictures")
 class PictureController {
+  /** A picture that is opened by itself runs nothing and asks for nothing. */
+  private static final String POLICY =
+      "sandbox; default-src 'none'; img-src data:; style-src 'unsafe-inline'";
+
   private final Pictures pictures;
 
   PictureController(Pictures pictures) {
@@ -30,13 +34,22 @@ class PictureController {
     return pictures.all();
   }
 
+  /**
+   * A picture that was brought in.
+   *
+   * @param leftOut what did not come along, because it could run or fetch something, or is not
+   *     known
+   */
+  record Added(PictureView picture, List<String> leftOut) {}
+
   @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  PictureView add(@RequestPart("file") MultipartFile file) throws IOException {
+  Added add(@RequestPart("file") MultipartFile file) throws IOException {
     if (file.isEmpty()) {
       throw new BadInput("file", "The file is empty; choose another one");
     }
     String name = file.getOriginalFilename();
-    return pictures.add(name == null ? "picture" : name, file.getBytes());
+    Pictures.TakenIn taken = pictures.add(name == null ? "picture" : name, file.getBytes());
+    return new Added(taken.picture(), List.copyOf(taken.leftOut()));
   }
 
   @GetMapping("/{id}/file")
@@ -45,7 +58,7 @@ class PictureController {
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(picture.mediaType()))
         .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
-        .header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")
+        .header("Content-Security-Policy", POLICY)
         .body(picture.bytes());
   }
 

@@ -3,53 +3,93 @@ package goodbones.server.pictures;
 import goodbones.server.problems.BadInput;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import org.jsoup.Jsoup;
-import org.jsoup.nodes.Attribute;
-import org.jsoup.nodes.Document;
-import org.jsoup.nodes.Element;
-import org.jsoup.parser.Parser;
 
 /**
- * A file that was found to be a picture.
+ * A file that was found to be a picture, as it is kept.
  *
  * @param width in px
  * @param height in px
+ * @param leftOut names of what did not come along
  */
-record PictureFile(String mediaType, String ending, int width, int height) {
-  private static final Set<String> REFUSED_IN_SVG =
-      Set.of("script", "foreignobject", "iframe", "object", "embed", "handler", "set", "animate");
+record PictureFile(
+    String mediaType, String ending, int width, int height, byte[] bytes, Set<String> leftOut) {
+  private static final int BEGINNING = 4000;
 
   /**
-   * Looks into a file; its name is not trusted.
+   * Looks into a file; its name is not trusted. Only headers are read of pixels, and an SVG is
+   * written anew.
    *
-   * @throws BadInput if it is no PNG, JPEG or SVG picture that can be shown safely
+   * @throws BadInput if it is no PNG, JPEG or SVG picture, or is beyond a limit
    */
   static PictureFile read(String fileName, byte[] bytes) {
-    String start =
-        new String(bytes, 0, Math.min(bytes.length, 400), java.nio.charset.StandardCharsets.UTF_8);
-    if (start.contains("<svg")) {
-      return svg(fileName, bytes);
+    if (bytes.length > PictureLimits.BYTES) {
+      throw new BadInput(
+          "file",
+          "“"
+              + fileName
+              + "” is too large: a picture may have at most "
+              + PictureLimits.BYTES / PictureLimits.MB
+              + " MB; save it smaller and bring it in again");
     }
+    if (beginning(bytes).contains("<svg")) {
+      SvgRebuilder.Rebuilt svg = SvgRebuilder.rebuild(fileName, bytes);
+      return new PictureFile(
+          "image/svg+xml", "svg", svg.width(), svg.height(), svg.bytes(), svg.leftOut());
+    }
+    return raster(fileName, bytes)
+        .orElseThrow(
+            () ->
+                new BadInput(
+                    "file",
+                    "“"
+                        + fileName
+                        + "” is not a picture that can be used here; bring in a PNG, JPEG or SVG"
+                        + " file"));
+  }
+
+  private static String beginning(byte[] bytes) {
+    boolean wide =
+        bytes.length > 1 && (bytes[0] == -2 && bytes[1] == -1 || bytes[0] == -1 && bytes[1] == -2);
+    return new String(
+        bytes,
+        0,
+        Math.min(bytes.length, BEGINNING),
+        wide ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
+  }
+
+  /**
+   * Reads the header of a PNG or JPEG.
+   *
+   * @return empty if it is neither
+   * @throws BadInput if it is damaged, or has too many pixels
+   */
+  static Optional<PictureFile> raster(String fileName, byte[] bytes) {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
       while (readers.hasNext()) {
         ImageReader reader = readers.next();
         String format = reader.getFormatName().toLowerCase(Locale.ROOT);
         if (format.equals("png") || format.equals("jpeg")) {
-          reader.setInput(in);
-          return new PictureFile(
-              "image/" + format,
-              format.equals("png") ? "png" : "jpg",
-              reader.getWidth(0),
-              reader.getHeight(0));
+          reader.setInput(in, true, true);
+          int width = reader.getWidth(0);
+          int height = reader.getHeight(0);
+          reader.dispose();
+          requirePixels(fileName, width, height);
+          String ending = format.equals("png") ? "png" : "jpg";
+          return Optional.of(
+              new PictureFile("image/" + format, ending, width, height, bytes, Set.of()));
         }
       }
+    } catch (BadInput refused) {
+      throw refused;
     } catch (IOException | RuntimeException e) {
       throw new BadInput(
           "file",
@@ -57,60 +97,22 @@ record PictureFile(String mediaType, String ending, int width, int height) {
               + fileName
               + "” looks like a picture but is damaged; save it again and bring it in anew");
     }
-    throw new BadInput(
-        "file",
-        "“"
-            + fileName
-            + "” is not a picture that can be used here; bring in a PNG, JPEG or SVG file");
+    return Optional.empty();
   }
 
-  private static PictureFile svg(String fileName, byte[] bytes) {
-    Document svg =
-        Jsoup.parse(
-            new String(bytes, java.nio.charset.StandardCharsets.UTF_8), "", Parser.xmlParser());
-    for (Element element : svg.getAllElements()) {
-      String tag = element.normalName();
-      if (REFUSED_IN_SVG.contains(tag)) {
-        throw unsafe(fileName, "<" + tag + ">");
-      }
-      for (Attribute attribute : element.attributes()) {
-        String name = attribute.getKey().toLowerCase(Locale.ROOT);
-        boolean outside =
-            name.endsWith("href")
-                && !attribute.getValue().startsWith("#")
-                && !attribute.getValue().startsWith("data:image/");
-        if (name.startsWith("on") || outside) {
-          throw unsafe(fileName, name);
-        }
-      }
-    }
-    Element root = svg.selectFirst("svg");
-    if (root == null) {
-      throw new BadInput("file", "“" + fileName + "” has no svg element; export it again as SVG");
-    }
-    String[] box = root.attr("viewBox").trim().split("[ ,]+");
-    if (box.length != 4) {
+  private static void requirePixels(String fileName, int width, int height) {
+    if ((long) width * height > PictureLimits.PIXELS) {
       throw new BadInput(
-          "file", "“" + fileName + "” has no viewBox, so its size is unknown; export it with one");
+          "file",
+          "“"
+              + fileName
+              + "” is "
+              + width
+              + " × "
+              + height
+              + " px; a picture may have at most "
+              + PictureLimits.PIXELS / 1_000_000
+              + " million pixels: save it smaller, 4000 px wide is plenty for any page");
     }
-    try {
-      return new PictureFile(
-          "image/svg+xml",
-          "svg",
-          (int) Math.round(Double.parseDouble(box[2])),
-          (int) Math.round(Double.parseDouble(box[3])));
-    } catch (NumberFormatException e) {
-      throw new BadInput("file", "“" + fileName + "” has a viewBox that is not four numbers");
-    }
-  }
-
-  private static BadInput unsafe(String fileName, String what) {
-    return new BadInput(
-        "file",
-        "“"
-            + fileName
-            + "” holds "
-            + what
-            + ", which could run or fetch something; export it as a plain SVG");
   }
 }

@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -100,6 +102,21 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     return stale(new Stale("This"));
   }
 
+  /** After several tries; see the package {@code patience}. */
+  @ExceptionHandler({
+    PessimisticLockingFailureException.class,
+    DataIntegrityViolationException.class
+  })
+  ProblemDetail busy(RuntimeException met) {
+    logger.warn("A request met others at the same place until it gave up", met);
+    return problem(
+        HttpStatus.CONFLICT,
+        "busy",
+        "Others are at work here",
+        "Somebody else was changing the same thing just now, several times over. Nothing of yours was"
+            + " kept and nothing of theirs overwritten: do it again in a moment");
+  }
+
   @ExceptionHandler
   ProblemDetail fault(RuntimeException failed) {
     logger.error("A request failed", failed);
@@ -168,7 +185,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 "A picture may have at most 8 MB; save it smaller and bring it in again"));
   }
 
-  private static ProblemDetail problem(
+  static ProblemDetail problem(
       HttpStatus status, String type, String title, @Nullable String detail) {
     ProblemDetail problem =
         ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);

@@ -13,6 +13,7 @@ import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
+import jakarta.persistence.EntityManager;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.util.List;
@@ -31,6 +32,7 @@ public class Sites {
   private final AdoptedRepository adopted;
   private final Pieces pieces;
   private final FinishesStore finishes;
+  private final EntityManager entities;
   private final Clock clock;
 
   Sites(
@@ -39,12 +41,14 @@ public class Sites {
       AdoptedRepository adopted,
       Pieces pieces,
       FinishesStore finishes,
+      EntityManager entities,
       Clock clock) {
     this.sites = sites;
     this.pages = pages;
     this.adopted = adopted;
     this.pieces = pieces;
     this.finishes = finishes;
+    this.entities = entities;
     this.clock = clock;
   }
 
@@ -108,9 +112,11 @@ public class Sites {
             .toList());
   }
 
+  /** Takes a new site in; one with an id that is taken makes the transaction fail. */
   @Transactional
   public void add(SiteInfo site) {
-    sites.save(new SiteEntity(site));
+    entities.persist(new SiteEntity(site));
+    entities.flush();
   }
 
   @Transactional

@@ -9,10 +9,19 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 
 class RasterTest {
+  private static final DrawingRoom ROOM = new DrawingRoom(Duration.ofSeconds(20));
+
+  @AfterAll
+  static void close() {
+    ROOM.end();
+  }
+
   private static Picture svg(String body) {
     String text =
         "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 400 100\">" + body + "</svg>";
@@ -35,11 +44,11 @@ class RasterTest {
   @Test
   void theSamePictureAsSvgAndAsPngGivesTheSameColours() throws IOException {
     Raster drawn =
-        Raster.of(
+        ROOM.draw(
             svg(
                 "<rect width=\"200\" height=\"100\" fill=\"#1d3a4c\"/>"
                     + "<rect x=\"200\" width=\"200\" height=\"100\" fill=\"#e2a13a\"/>"));
-    Raster read = Raster.of(png(800, 200, new Color(0x1d3a4c), new Color(0xe2a13a)));
+    Raster read = ROOM.draw(png(800, 200, new Color(0x1d3a4c), new Color(0xe2a13a)));
     for (Raster raster : new Raster[] {drawn, read}) {
       assertThat(raster.width()).isEqualTo(320);
       assertThat(raster.height()).isEqualTo(80);
@@ -53,14 +62,14 @@ class RasterTest {
 
   @Test
   void whatIsClearStaysClear() {
-    Raster raster = Raster.of(svg("<rect width=\"200\" height=\"100\" fill=\"#1d3a4c\"/>"));
+    Raster raster = ROOM.draw(svg("<rect width=\"200\" height=\"100\" fill=\"#1d3a4c\"/>"));
     assertThat(raster.pixel(0.9, 0.5).alpha()).isZero();
     assertThat(raster.palette()).hasSize(1);
   }
 
   @Test
   void aSmallPictureIsNotMadeLarger() throws IOException {
-    assertThat(Raster.of(png(12, 6, Color.RED, Color.RED)).width()).isEqualTo(12);
+    assertThat(ROOM.draw(png(12, 6, Color.RED, Color.RED)).width()).isEqualTo(12);
   }
 
   @Test
@@ -68,7 +77,7 @@ class RasterTest {
     Picture damaged =
         new Picture(
             "p", "quay.png", "image/png", 3, 3, "not pixels".getBytes(StandardCharsets.UTF_8));
-    assertThatThrownBy(() -> Raster.of(damaged))
+    assertThatThrownBy(() -> ROOM.draw(damaged))
         .isInstanceOf(BadInput.class)
         .hasMessageContaining("“quay.png” cannot be drawn here");
   }

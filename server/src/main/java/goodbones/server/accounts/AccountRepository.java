@@ -1,5 +1,0 @@
-package goodbones.server.accounts;
-
-import org.springframework.data.repository.CrudRepository;
-
-interface AccountRepository extends CrudRepository<Account, String> {}

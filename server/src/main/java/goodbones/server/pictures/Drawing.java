@@ -1,0 +1,90 @@
+package goodbones.server.pictures;
+
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import org.apache.batik.transcoder.TranscoderException;
+import org.apache.batik.transcoder.TranscoderInput;
+import org.apache.batik.transcoder.TranscoderOutput;
+import org.apache.batik.transcoder.image.ImageTranscoder;
+
+/** Draws pictures small. It runs in a process of its own; see {@link DrawingRoom}. */
+final class Drawing {
+  /** The longer side of what is drawn, in px. */
+  static final int SIDE = 320;
+
+  private Drawing() {}
+
+  /**
+   * @param width of the picture, in px
+   * @throws IOException if it cannot be drawn
+   */
+  static BufferedImage of(String mediaType, int width, int height, byte[] bytes)
+      throws IOException {
+    return mediaType.equals("image/svg+xml") ? svg(width, height, bytes) : scaled(read(bytes));
+  }
+
+  /** Reads no more pixels than are needed to scale from. */
+  private static BufferedImage read(byte[] bytes) throws IOException {
+    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+      ImageReader reader = ImageIO.getImageReaders(in).next();
+      reader.setInput(in, true, true);
+      int longer = Math.max(reader.getWidth(0), reader.getHeight(0));
+      int step = Math.max(1, longer / (SIDE * 2));
+      ImageReadParam wanted = reader.getDefaultReadParam();
+      wanted.setSourceSubsampling(step, step, 0, 0);
+      try {
+        return reader.read(0, wanted);
+      } finally {
+        reader.dispose();
+      }
+    }
+  }
+
+  private static BufferedImage scaled(BufferedImage image) {
+    double scale = Math.min(1, SIDE / (double) Math.max(image.getWidth(), image.getHeight()));
+    int width = Math.max(1, (int) Math.round(image.getWidth() * scale));
+    int height = Math.max(1, (int) Math.round(image.getHeight() * scale));
+    BufferedImage small = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+    var graphics = small.createGraphics();
+    graphics.setRenderingHint(
+        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+    graphics.drawImage(image, 0, 0, width, height, null);
+    graphics.dispose();
+    return small;
+  }
+
+  private static BufferedImage svg(int width, int height, byte[] bytes) throws IOException {
+    BufferedImage[] drawn = new BufferedImage[1];
+    ImageTranscoder transcoder =
+        new ImageTranscoder() {
+          @Override
+          public BufferedImage createImage(int w, int h) {
+            return new BufferedImage(w, h, BufferedImage.TYPE_INT_ARGB);
+          }
+
+          @Override
+          public void writeImage(BufferedImage image, TranscoderOutput output) {
+            drawn[0] = image;
+          }
+        };
+    double scale = SIDE / (double) Math.max(1, Math.max(width, height));
+    transcoder.addTranscodingHint(
+        ImageTranscoder.KEY_WIDTH, (float) Math.max(1, Math.round(width * scale)));
+    transcoder.addTranscodingHint(
+        ImageTranscoder.KEY_HEIGHT, (float) Math.max(1, Math.round(height * scale)));
+    transcoder.addTranscodingHint(ImageTranscoder.KEY_ALLOW_EXTERNAL_RESOURCES, false);
+    try {
+      transcoder.transcode(
+          new TranscoderInput(new ByteArrayInputStream(bytes)), new TranscoderOutput());
+    } catch (TranscoderException e) {
+      throw new IOException(e);
+    }
+    return drawn[0];
+  }
+}

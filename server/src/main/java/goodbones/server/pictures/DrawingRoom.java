@@ -1,0 +1,145 @@
+package goodbones.server.pictures;
+
+import goodbones.server.problems.BadInput;
+import jakarta.annotation.PreDestroy;
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.locks.ReentrantLock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/**
+ * Where pictures are drawn: a process of its own, one picture at a time. Whatever a picture makes
+ * the libraries do, the process is ended when its time is over and can fill no memory but its own;
+ * the next picture gets a new one.
+ */
+@Component
+class DrawingRoom {
+  private static final String MEMORY = "-Xmx384m";
+  private final Duration patience;
+  private final ReentrantLock one = new ReentrantLock(true);
+  private @Nullable Worker worker;
+
+  DrawingRoom(@Value("${goodbones.drawing-patience:PT8S}") Duration patience) {
+    this.patience = patience;
+  }
+
+  /** A running process with its two ends. */
+  private record Worker(Process process, DataOutputStream to, DataInputStream from) {}
+
+  /**
+   * Draws a picture; waits until those before it are drawn.
+   *
+   * @throws BadInput if it cannot be drawn, or not in time
+   */
+  Raster draw(Picture picture) {
+    one.lock();
+    try {
+      Worker drawing = running();
+      Raster drawn =
+          CompletableFuture.supplyAsync(() -> answer(drawing, picture))
+              .get(patience.toMillis(), TimeUnit.MILLISECONDS);
+      if (drawn.width() > 0) {
+        return drawn;
+      }
+    } catch (TimeoutException late) {
+      end();
+      throw new BadInput(
+          "picture",
+          "“"
+              + picture.fileName()
+              + "” takes longer than "
+              + patience.toSeconds()
+              + " seconds to draw; make it simpler, or bring it in as a PNG");
+    } catch (IOException | ExecutionException broken) {
+      end();
+    } catch (InterruptedException e) {
+      end();
+      Thread.currentThread().interrupt();
+    } finally {
+      one.unlock();
+    }
+    throw new BadInput(
+        "picture",
+        "“" + picture.fileName() + "” cannot be drawn here; save it again and bring it in anew");
+  }
+
+  private static Raster answer(Worker drawing, Picture picture) {
+    try {
+      drawing.to().writeUTF(picture.mediaType());
+      drawing.to().writeInt(picture.width());
+      drawing.to().writeInt(picture.height());
+      byte[] bytes = picture.bytes();
+      drawing.to().writeInt(bytes.length);
+      drawing.to().write(bytes);
+      drawing.to().flush();
+      int width = drawing.from().readInt();
+      if (width == 0) {
+        return new Raster(0, 0, new int[0]);
+      }
+      int height = drawing.from().readInt();
+      int[] argb = new int[width * height];
+      for (int i = 0; i < argb.length; i++) {
+        argb[i] = drawing.from().readInt();
+      }
+      return new Raster(width, height, argb);
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  private Worker running() throws IOException {
+    Worker now = worker;
+    if (now == null || !now.process().isAlive()) {
+      Process process =
+          new ProcessBuilder(command()).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+      now =
+          new Worker(
+              process,
+              new DataOutputStream(new BufferedOutputStream(process.getOutputStream())),
+              new DataInputStream(new BufferedInputStream(process.getInputStream())));
+      worker = now;
+    }
+    return now;
+  }
+
+  private static List<String> command() {
+    String classes = System.getProperty("java.class.path");
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.addAll(
+        List.of(MEMORY, "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Djava.awt.headless=true"));
+    command.addAll(List.of("-cp", classes));
+    boolean packed =
+        String.valueOf(DrawingRoom.class.getResource("DrawingRoom.class")).contains("BOOT-INF");
+    if (packed) {
+      command.add("-Dloader.main=" + DrawingProcess.class.getName());
+      command.add("org.springframework.boot.loader.launch.PropertiesLauncher");
+    } else {
+      command.add(DrawingProcess.class.getName());
+    }
+    return command;
+  }
+
+  /** Ends the process, and with it whatever it was at. */
+  @PreDestroy
+  void end() {
+    Worker now = worker;
+    worker = null;
+    if (now != null) {
+      now.process().destroyForcibly();
+    }
+  }
+}
