@@ -1,6 +1,7 @@
 package goodbones.exchange;
 
 import goodbones.document.Composite;
+import goodbones.document.StyleValue;
 import goodbones.style.Scheme;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
@@ -33,11 +34,14 @@ public final class CssVariables {
     Map<String, String> properties = new LinkedHashMap<>();
     for (Token token : finishes.tokens()) {
       String css = finishes.worth(token.id()).css();
-      properties.put(token.property(), css);
+      properties.put(finishes.property(new StyleValue.TokenRef(token.id(), "")), css);
       if (token.type() != TokenType.SHADOW && token.type() != TokenType.GRADIENT) {
         Composite.parts(token.type().literal(), css)
             .orElse(Map.of())
-            .forEach((part, value) -> properties.put(token.property(part), value));
+            .forEach(
+                (part, value) ->
+                    properties.put(
+                        finishes.property(new StyleValue.TokenRef(token.id(), part)), value));
       }
     }
     return properties;

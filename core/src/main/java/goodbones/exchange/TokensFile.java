@@ -27,11 +27,22 @@ import tools.jackson.databind.node.ObjectNode;
  * written as it was read.
  */
 public final class TokensFile {
+  /** Where a group's own token stands. */
+  private static final String ROOT = "$root";
+
   /** Our member of {@code $extensions}: the CSS text of a value that the format has no form for. */
   private static final String OURS = "goodbones";
 
   /** Beside a kept token: the text that was read where its references have no text form. */
   private static final String READ = "$read";
+
+  /** Beside a kept token: it stands at its group's own place, {@code $root}. */
+  private static final String AT_ROOT = "$at-root";
+
+  /** Beside a kept token: the file does not write it, its group extends another that does. */
+  private static final String EXTENDED = "$extended";
+
+  private static final Set<String> NOTES = Set.of(READ, AT_ROOT, EXTENDED);
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -86,9 +97,11 @@ public final class TokensFile {
     private final List<TokenGroup> groups = new ArrayList<>();
     private final ObjectNode unread = MAPPER.createObjectNode();
     private final List<String> notes = new ArrayList<>();
+    private final GroupExtensions extensions;
 
     Reader(ObjectNode root) {
       this.root = root;
+      this.extensions = new GroupExtensions(root);
     }
 
     Read read() {
@@ -97,11 +110,10 @@ public final class TokensFile {
     }
 
     private void group(String name, ObjectNode group, Optional<String> inherited) {
-      Optional<String> type =
-          group.path("$type").isString() ? Optional.of(group.path("$type").asString()) : inherited;
+      Optional<String> type = typeSaid(group, inherited);
       ObjectNode own = MAPPER.createObjectNode();
       group.properties().stream()
-          .filter(e -> e.getKey().startsWith("$") && !e.getKey().equals("$root"))
+          .filter(e -> e.getKey().startsWith("$") && !e.getKey().equals(ROOT))
           .forEach(e -> own.set(e.getKey(), e.getValue()));
       if (!own.isEmpty() || group.isEmpty()) {
         groups.add(new TokenGroup(name, own.toString()));
@@ -110,16 +122,60 @@ public final class TokensFile {
           .properties()
           .forEach(
               e -> {
-                if (e.getKey().equals("$root")) {
-                  member(name, e.getValue(), type);
+                if (e.getKey().equals(ROOT)) {
+                  member(name.isEmpty() ? ROOT : name + "." + ROOT, e.getValue(), type);
                 } else if (!e.getKey().startsWith("$")) {
                   member(name.isEmpty() ? e.getKey() : name + "." + e.getKey(), e.getValue(), type);
                 }
               });
+      extension(name, group);
+    }
+
+    private Optional<String> typeSaid(ObjectNode group, Optional<String> inherited) {
+      if (group.path("$type").isString()) {
+        return Optional.of(group.path("$type").asString());
+      }
+      return extensions
+          .baseOf(group)
+          .map(base -> base.path("$type"))
+          .filter(JsonNode::isString)
+          .map(JsonNode::asString)
+          .or(() -> inherited);
+    }
+
+    /**
+     * What a group takes over from the one that it extends: each token of it that the group does
+     * not say itself is an alias of the one there, so that it goes on following it.
+     */
+    private void extension(String name, ObjectNode group) {
+      try {
+        extensions
+            .taken(name, group)
+            .forEach(
+                (taken, from) -> {
+                  ObjectNode kept = MAPPER.createObjectNode().put(EXTENDED, true);
+                  kept.put("$value", "{" + from + "}");
+                  Optional<TokenType> type = type(new StyleValue.TokenRef(from, ""));
+                  type.ifPresent(
+                      t ->
+                          tokens.add(
+                              new Token(
+                                  taken,
+                                  taken,
+                                  t,
+                                  StyleValue.token(from),
+                                  "",
+                                  false,
+                                  kept.toString())));
+                });
+      } catch (Unreadable circle) {
+        notes.add(circle.getMessage());
+      }
     }
 
     private void member(String name, JsonNode value, Optional<String> type) {
-      if (value instanceof ObjectNode object && (object.has("$value") || object.has("$ref"))) {
+      if (value instanceof ObjectNode object
+          && (object.has("$value") || object.has("$ref") && !extensions.isGroupReference(object))) {
         token(name, object, type);
       } else if (value instanceof ObjectNode object) {
         group(name, object, type);
@@ -128,7 +184,8 @@ public final class TokensFile {
       }
     }
 
-    private void token(String name, ObjectNode token, Optional<String> inherited) {
+    private void token(String place, ObjectNode token, Optional<String> inherited) {
+      String name = ValueReader.plain(place);
       JsonNode value = token.has("$value") ? token.get("$value") : token;
       Optional<String> word =
           token.path("$type").isString() ? Optional.of(token.path("$type").asString()) : inherited;
@@ -138,7 +195,7 @@ public final class TokensFile {
               : typeOf(value, new TreeSet<>(Set.of(name)));
       if (type.isEmpty()) {
         leave(
-            name,
+            place,
             token,
             name
                 + (word.isPresent()
@@ -148,18 +205,26 @@ public final class TokensFile {
       }
       try {
         ObjectNode kept = token.deepCopy();
+        if (!place.equals(name)) {
+          kept.put(AT_ROOT, true);
+        }
         String css = ours(token, value).orElseGet(() -> readable(name, type.get(), value, kept));
+        StyleValue read = StyleValue.parse(css);
+        if (read instanceof StyleValue.Literal && !type.get().accepts(css)) {
+          throw new Unreadable(
+              name + " cannot be “" + css + "”: give " + type.get().literal().form());
+        }
         tokens.add(
             new Token(
                 name,
                 name,
                 type.get(),
-                StyleValue.parse(css),
+                read,
                 token.path("$description").asString(""),
                 token.path("$deprecated").isBoolean() && token.path("$deprecated").asBoolean(),
                 kept.toString()));
       } catch (Unreadable | IllegalArgumentException e) {
-        leave(name, token, e.getMessage());
+        leave(place, token, String.valueOf(e.getMessage()));
       }
     }
 
@@ -174,7 +239,8 @@ public final class TokensFile {
           return css;
         }
       } catch (Unreadable e) {
-        if (!value.toString().contains("$ref")) {
+        boolean refers = value.toString().contains("$ref") || value.toString().contains("\"{");
+        if (!refers) {
           throw e;
         }
       }
@@ -198,20 +264,24 @@ public final class TokensFile {
       if (!seen.add(ref.tokenId())) {
         return Optional.empty();
       }
-      Optional<String> word = Optional.empty();
-      JsonNode at = root;
-      for (String step : ref.tokenId().split("\\.")) {
-        word = at.path("$type").isString() ? Optional.of(at.path("$type").asString()) : word;
-        at = at.path(step);
-      }
-      at = at.has("$root") ? at.path("$root") : at;
-      word = at.path("$type").isString() ? Optional.of(at.path("$type").asString()) : word;
+      Optional<String> word = extensions.typeAt(ref.tokenId());
+      JsonNode at = extensions.at(ref.tokenId());
       Optional<TokenType> type =
           word.isPresent() ? word.flatMap(TokenType::ofWord) : typeOf(at.path("$value"), seen);
       return ref.part().isEmpty() ? type : type.flatMap(t -> t.part(ref.part()));
     }
 
     private JsonNode resolved(JsonNode value, Set<String> seen, String name) {
+      if (value.isString() && !ValueReader.reference(value).isEmpty()) {
+        String alias = value.asString();
+        JsonNode there = extensions.at(alias.substring(1, alias.length() - 1));
+        if (there.isMissingNode() || !seen.add(alias)) {
+          throw new Unreadable(name + ": " + alias + " leads nowhere in this file");
+        }
+        JsonNode found = resolved(there.has("$value") ? there.get("$value") : there, seen, name);
+        seen.remove(alias);
+        return found;
+      }
       if (value.isObject() && value.path("$ref").isString()) {
         String ref = value.path("$ref").asString();
         if (!ref.startsWith("#/") || !seen.add(ref)) {
@@ -244,6 +314,29 @@ public final class TokensFile {
     }
   }
 
+  /**
+   * What is kept of a file beyond tokens, with some of its tokens that are not taken after all.
+   *
+   * @param unread as {@link Read#unread}
+   */
+  static String withAside(String unread, List<Token> aside) {
+    if (aside.isEmpty()) {
+      return unread;
+    }
+    ObjectNode all =
+        unread.isEmpty() ? MAPPER.createObjectNode() : (ObjectNode) MAPPER.readTree(unread);
+    for (Token token : aside) {
+      ObjectNode said = (ObjectNode) MAPPER.readTree(token.extras());
+      boolean extended = said.has(EXTENDED);
+      String place = said.has(AT_ROOT) ? token.name() + "." + ROOT : token.name();
+      NOTES.forEach(said::remove);
+      if (!extended) {
+        all.set(place, said);
+      }
+    }
+    return all.isEmpty() ? "" : all.toString();
+  }
+
   /** Our own text for a value, if the value was not changed by others since we wrote it. */
   private static Optional<String> ours(JsonNode token, JsonNode value) {
     JsonNode ours = token.path("$extensions").path(OURS);
@@ -271,11 +364,15 @@ public final class TokensFile {
     private final Set<String> groupNames = new TreeSet<>();
     private final Map<String, ObjectNode> groups = new LinkedHashMap<>();
     private final Map<String, String> types = new HashMap<>();
+    private final Set<String> extending = new TreeSet<>();
     private final ValueWriter values = new ValueWriter(this::address);
 
     Writer(SiteFinishes finishes) {
       this.finishes = finishes;
       finishes.tokens().forEach(token -> above(token.name()));
+      finishes.tokens().stream()
+          .filter(token -> said(token).has(AT_ROOT))
+          .forEach(token -> above(token.name() + ".x"));
       finishes.house().groups().forEach(group -> above(group.name() + ".x"));
     }
 
@@ -305,6 +402,14 @@ public final class TokensFile {
       if (node.path("$type").isString()) {
         types.put(group.name(), node.path("$type").asString());
       }
+      if (node.has("$extends") || node.has("$ref")) {
+        extending.add(group.name());
+      }
+    }
+
+    /** Whether a group around it extends another, which may say its type. */
+    private boolean isExtended(String name) {
+      return extending.stream().anyMatch(group -> name.startsWith(group + "."));
     }
 
     private ObjectNode node(String name) {
@@ -319,7 +424,9 @@ public final class TokensFile {
 
     private void place(String name, JsonNode value) {
       if (groupNames.contains(name)) {
-        node(name).set("$root", value);
+        node(name).set(ROOT, value);
+      } else if (name.equals(ROOT)) {
+        node("").set(ROOT, value);
       } else {
         int dot = name.lastIndexOf('.');
         node(dot < 0 ? "" : name.substring(0, dot)).set(name.substring(dot + 1), value);
@@ -341,22 +448,30 @@ public final class TokensFile {
       }
     }
 
+    /** What a file said of a token, with our notes on it. */
+    private static ObjectNode said(Token token) {
+      return token.extras().isEmpty()
+          ? MAPPER.createObjectNode()
+          : (ObjectNode) MAPPER.readTree(token.extras());
+    }
+
     private void token(Token token) {
       StyleValue stored = finishes.ownValue(token.id()).orElse(token.value());
       StyleValue named = StyleValue.parse(finishes.written(stored));
-      ObjectNode before =
-          token.extras().isEmpty()
-              ? MAPPER.createObjectNode()
-              : (ObjectNode) MAPPER.readTree(token.extras());
+      ObjectNode before = said(token);
       JsonNode raw = before.has("$value") ? before.get("$value") : before;
       boolean typed = before.has("$type");
       boolean same = !before.isEmpty() && same(token, named, before, raw);
+      if (same && before.has(EXTENDED) && token.description().isEmpty() && !token.retired()) {
+        return;
+      }
       ObjectNode out = MAPPER.createObjectNode();
       before.properties().stream()
-          .filter(e -> !e.getKey().equals(READ) && (same || !e.getKey().equals("$ref")))
+          .filter(e -> !NOTES.contains(e.getKey()) && (same || !e.getKey().equals("$ref")))
           .forEach(e -> out.set(e.getKey(), e.getValue()));
       if (typed || !inherited(token.name()).equals(Optional.of(token.type().word()))) {
-        boolean needed = typed || !(same && !(named instanceof StyleValue.Literal));
+        boolean known = !(named instanceof StyleValue.Literal) || isExtended(token.name());
+        boolean needed = typed || !(same && known);
         if (needed) {
           out.put("$type", token.type().word());
         }

@@ -6,6 +6,7 @@ import goodbones.style.FinishesEdit;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenGroup;
+import goodbones.style.TokenProblem;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -31,33 +32,85 @@ public final class TokensImport {
   private TokensImport() {}
 
   /**
+   * What a file makes of the house's finishes.
+   *
+   * @param tokens how many of its tokens are taken
+   * @param notes what was left aside, and why
+   */
+  public record ForHouse(FinishesEdit edit, int tokens, List<String> notes) {}
+
+  /**
    * The edit that takes a file into the house's finishes. A token of a name that is there keeps its
-   * id, so that everything goes on referring to it; tokens that the file does not name stay.
+   * id, so that everything goes on referring to it; tokens that the file does not name stay. What
+   * could not be looked up afterwards is left aside, and nothing else with it.
    *
    * @param ids makes an id for each new token
    */
-  public static FinishesEdit intoHouse(Finishes house, TokensFile.Read file, Supplier<String> ids) {
+  public static ForHouse intoHouse(Finishes house, TokensFile.Read file, Supplier<String> ids) {
+    List<String> notes = new ArrayList<>(file.notes());
+    List<Token> aside = new ArrayList<>();
+    List<Token> wanted = new ArrayList<>();
+    for (Token token : file.tokens()) {
+      Optional<Token> there = house.tokenNamed(token.name());
+      if (there.isPresent() && there.get().type() != token.type()) {
+        notes.add(otherType(token, there.get()));
+        aside.add(token);
+      } else {
+        wanted.add(token);
+      }
+    }
     Map<String, String> idOf = new HashMap<>();
     house.tokens().forEach(token -> idOf.put(token.name(), token.id()));
-    file.tokens().forEach(token -> idOf.computeIfAbsent(token.name(), name -> ids.get()));
+    wanted.forEach(token -> idOf.computeIfAbsent(token.name(), name -> ids.get()));
+    List<Token> taken = new ArrayList<>(wanted);
+    List<Token> unsound = unsound(house, taken, idOf, notes);
+    while (!unsound.isEmpty()) {
+      aside.addAll(unsound);
+      taken.removeAll(new java.util.HashSet<>(unsound));
+      unsound = unsound(house, taken, idOf, notes);
+    }
     List<FinishesEdit> edits = new ArrayList<>();
-    for (Token token : file.tokens()) {
-      String id = idOf.get(token.name());
-      Token taken =
-          new Token(
-              java.util.Objects.requireNonNull(id),
-              token.name(),
-              token.type(),
-              pointed(token.value(), idOf),
-              token.description(),
-              token.retired(),
-              token.extras());
-      edits.add(new FinishesEdit.PutToken(id, Optional.of(taken), -1));
+    for (Token token : taken) {
+      Token pointed = pointed(token, idOf);
+      edits.add(new FinishesEdit.PutToken(pointed.id(), Optional.of(pointed), -1));
     }
     edits.add(
         new FinishesEdit.PutFile(
-            groups(house.groups(), file.groups()), merged(house.unread(), file.unread())));
-    return new FinishesEdit.Group(edits);
+            groups(house.groups(), file.groups()),
+            merged(house.unread(), TokensFile.withAside(file.unread(), aside))));
+    return new ForHouse(new FinishesEdit.Group(edits), taken.size(), notes);
+  }
+
+  /** Those that could not be looked up if all of them were taken, with a note for each. */
+  private static List<Token> unsound(
+      Finishes house, List<Token> taken, Map<String, String> idOf, List<String> notes) {
+    Map<String, Token> all = new LinkedHashMap<>();
+    house.tokens().forEach(token -> all.put(token.id(), token));
+    taken.stream().map(token -> pointed(token, idOf)).forEach(t -> all.put(t.id(), t));
+    SiteFinishes probe = new SiteFinishes(house.withTokens(List.copyOf(all.values())), Map.of());
+    List<Token> unsound = new ArrayList<>();
+    for (Token token : taken) {
+      String id = java.util.Objects.requireNonNull(idOf.get(token.name()));
+      try {
+        probe.worth(id);
+        house.schemes().forEach(scheme -> probe.in(scheme.id()).worth(id));
+      } catch (TokenProblem problem) {
+        notes.add(problem.getMessage() + "; " + token.name() + " is kept as it is in the file");
+        unsound.add(token);
+      }
+    }
+    return unsound;
+  }
+
+  private static Token pointed(Token token, Map<String, String> idOf) {
+    return new Token(
+        java.util.Objects.requireNonNull(idOf.get(token.name())),
+        token.name(),
+        token.type(),
+        pointed(token.value(), idOf),
+        token.description(),
+        token.retired(),
+        token.extras());
   }
 
   /** The site's own values that a file stands for: those that differ from the house's. */
@@ -71,13 +124,7 @@ public final class TokensImport {
       if (house.isEmpty()) {
         notes.add(token.name() + " is no token of the house; bring the file in at the house first");
       } else if (house.get().type() != token.type()) {
-        notes.add(
-            token.name()
-                + " is a "
-                + token.type().word()
-                + " in the file and a "
-                + house.get().type().word()
-                + " in the house; left as it is");
+        notes.add(otherType(token, house.get()));
       } else {
         StyleValue value = pointed(token.value(), idOf);
         boolean same = value.equals(house.get().value());
@@ -86,7 +133,36 @@ public final class TokensImport {
         }
       }
     }
+    while (removedUnsound(site, values, notes)) {
+      // What remains is looked up anew without those that were removed.
+    }
     return new ForSite(values, notes);
+  }
+
+  private static String otherType(Token read, Token there) {
+    return read.name()
+        + " is a "
+        + read.type().word()
+        + " in the file and a "
+        + there.type().word()
+        + " in the house; left as it is";
+  }
+
+  private static boolean removedUnsound(
+      SiteFinishes site, Map<String, Optional<StyleValue>> values, List<String> notes) {
+    SiteFinishes probe = site.with(values);
+    return values
+        .keySet()
+        .removeIf(
+            id -> {
+              try {
+                probe.worth(id);
+                return false;
+              } catch (TokenProblem problem) {
+                notes.add(problem.getMessage() + "; left as it is");
+                return true;
+              }
+            });
   }
 
   private static StyleValue pointed(StyleValue value, Map<String, String> idOf) {

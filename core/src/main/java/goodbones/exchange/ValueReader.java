@@ -1,6 +1,7 @@
 package goodbones.exchange;
 
 import goodbones.colour.Colour;
+import goodbones.document.FamilyNames;
 import goodbones.style.TokenType;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -150,7 +151,7 @@ final class ValueReader {
       }
       String space = value.path("colorSpace").asString("");
       JsonNode parts = value.path("components");
-      double alpha = value.path("alpha").asDouble(1);
+      double alpha = alpha(value);
       if (!parts.isArray() || parts.size() != 3 || space.isEmpty()) {
         throw wrong(TokenType.COLOR, value);
       }
@@ -167,6 +168,17 @@ final class ValueReader {
     } catch (IllegalArgumentException notAColour) {
       throw new Unreadable(where + ": " + notAColour.getMessage());
     }
+  }
+
+  private double alpha(JsonNode value) {
+    if (!value.has("alpha")) {
+      return 1;
+    }
+    JsonNode alpha = value.get("alpha");
+    if (!alpha.isNumber() || alpha.doubleValue() < 0 || alpha.doubleValue() > 1) {
+      throw new Unreadable(where + ": an alpha is a number from 0 to 1, not " + alpha);
+    }
+    return alpha.doubleValue();
   }
 
   private static String function(String space, List<String> c, double alpha) {
@@ -233,7 +245,7 @@ final class ValueReader {
     if (!value.isArray() || value.isEmpty()) {
       throw wrong(TokenType.FONT_FAMILY, value);
     }
-    return value.valueStream().map(JsonNode::asString).collect(Collectors.joining(", "));
+    return FamilyNames.stack(value.valueStream().map(JsonNode::asString).toList());
   }
 
   private String weight(JsonNode value) {

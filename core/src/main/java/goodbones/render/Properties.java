@@ -39,8 +39,7 @@ final class Properties {
     return names.computeIfAbsent(
         ref,
         first -> {
-          String name =
-              finishes.token(ref.tokenId()).map(t -> t.property(ref.part())).orElseThrow();
+          String name = finishes.property(ref);
           refs.put(name, ref);
           return "var(" + name + ")";
         });

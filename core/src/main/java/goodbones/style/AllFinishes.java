@@ -107,10 +107,9 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
     sites.forEach(
         (site, own) -> {
           try {
-            for (String token : own.values().keySet()) {
-              of(site).worth(token);
-            }
-            of(site).requireSound();
+            SiteFinishes look = of(site);
+            own.values().keySet().forEach(look::worth);
+            look.requireSound();
           } catch (TokenProblem problem) {
             if (site.equals(edited)) {
               throw problem;

@@ -32,7 +32,7 @@ public record Finishes(
   public static final int PHONE_LIMIT = 639;
 
   public Finishes {
-    tokens = List.copyOf(tokens);
+    tokens = TokenList.of(tokens);
     namedStyles = List.copyOf(namedStyles);
     schemes = List.copyOf(schemes);
     defaults = Map.copyOf(defaults);
@@ -106,11 +106,11 @@ public record Finishes(
   }
 
   public Optional<Token> token(String id) {
-    return tokens.stream().filter(token -> token.id().equals(id)).findFirst();
+    return ((TokenList) tokens).token(id);
   }
 
   public Optional<Token> tokenNamed(String name) {
-    return tokens.stream().filter(token -> token.name().equals(name)).findFirst();
+    return ((TokenList) tokens).named(name);
   }
 
   public Optional<NamedStyle> namedStyle(String id) {

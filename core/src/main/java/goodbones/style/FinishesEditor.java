@@ -56,13 +56,66 @@ public final class FinishesEditor {
     }
     List<FinishesEdit> inverses = new ArrayList<>();
     Finishes now = finishes;
-    for (FinishesEdit each : ((FinishesEdit.Group) edit).edits()) {
-      Edited edited = carryOut(now, each);
+    List<FinishesEdit> edits = ((FinishesEdit.Group) edit).edits();
+    for (int i = 0; i < edits.size(); ) {
+      List<FinishesEdit.PutToken> tokens = tokensFrom(edits, i);
+      if (tokens.size() > 1) {
+        now = now.withTokens(put(now.tokens(), tokens, inverses));
+        i += tokens.size();
+        continue;
+      }
+      Edited edited = carryOut(now, edits.get(i));
       now = edited.finishes();
       inverses.add(edited.inverse());
+      i++;
     }
     Collections.reverse(inverses);
     return new Edited(now, new FinishesEdit.Group(inverses));
+  }
+
+  /** The edits of tokens that follow each other in a group. */
+  private static List<FinishesEdit.PutToken> tokensFrom(List<FinishesEdit> edits, int from) {
+    List<FinishesEdit.PutToken> tokens = new ArrayList<>();
+    for (int i = from; i < edits.size() && edits.get(i) instanceof FinishesEdit.PutToken put; i++) {
+      tokens.add(put);
+    }
+    return tokens;
+  }
+
+  /** Many tokens at once, such as a file's: as if one after the other, but in one go. */
+  private static List<Token> put(
+      List<Token> before, List<FinishesEdit.PutToken> edits, List<FinishesEdit> inverses) {
+    List<Token> tokens = new ArrayList<>(before);
+    Map<String, Integer> places = places(tokens);
+    for (FinishesEdit.PutToken e : edits) {
+      int at = places.getOrDefault(e.id(), -1);
+      Optional<Token> old = at < 0 ? Optional.empty() : Optional.of(tokens.get(at));
+      inverses.add(new FinishesEdit.PutToken(e.id(), old, at));
+      boolean inPlace = e.token().isPresent() && at >= 0;
+      boolean atTheEnd =
+          e.token().isPresent() && at < 0 && (e.index() < 0 || e.index() >= tokens.size());
+      if (inPlace) {
+        tokens.set(at, e.token().get());
+      } else if (atTheEnd) {
+        places.put(e.id(), tokens.size());
+        tokens.add(e.token().get());
+      } else if (e.token().isEmpty() && at >= 0 && at == tokens.size() - 1) {
+        tokens.remove(at);
+        places.remove(e.id());
+      } else {
+        tokens = put(tokens, at, e.token(), e.index());
+        places = places(tokens);
+      }
+    }
+    return tokens;
+  }
+
+  private static Map<String, Integer> places(List<Token> tokens) {
+    Map<String, Integer> places = new HashMap<>();
+    for (int i = 0; i < tokens.size(); i++) {
+      places.put(tokens.get(i).id(), i);
+    }
+    return places;
   }
 
   private static Edited putDefault(Finishes finishes, FinishesEdit.PutDefault e) {

@@ -22,6 +22,9 @@ import java.util.concurrent.ConcurrentHashMap;
  * <p>{@link #in} gives them as they are inside a section that chooses a colour scheme.
  */
 public final class SiteFinishes {
+  /** So many tokens of a way are named in a message. */
+  private static final int TOLD = 12;
+
   private final Finishes house;
   private final Map<String, StyleValue> siteValues;
   private final List<NamedStyle> siteStyles;
@@ -29,6 +32,7 @@ public final class SiteFinishes {
   private final SiteFinishes outside;
   private final Map<String, Token> byId = new LinkedHashMap<>();
   private final Map<String, Token> byName = new HashMap<>();
+  private final Map<String, String> properties;
   private final Map<String, NamedStyle> styles = new LinkedHashMap<>();
   private final Map<StyleValue, Worth> known = new ConcurrentHashMap<>();
   private final Map<String, SiteFinishes> schemes = new ConcurrentHashMap<>();
@@ -37,7 +41,7 @@ public final class SiteFinishes {
   /** What a value is worth, and the tokens that lead there. */
   public record Worth(String css, List<Step> chain) {
     public Worth {
-      chain = List.copyOf(chain);
+      chain = Chain.of(chain);
     }
   }
 
@@ -82,6 +86,35 @@ public final class SiteFinishes {
     house.tokens().forEach(token -> byName.put(token.name(), token));
     house.namedStyles().forEach(style -> styles.put(style.id(), style));
     siteStyles.forEach(style -> styles.put(style.id(), style));
+    this.properties = outside == null ? properties(house.tokens()) : outside.properties;
+  }
+
+  /**
+   * Names for custom properties, by token id. Names that differ only in what a custom property
+   * cannot say, such as {@code a b} and {@code a-b}, are told apart by a number.
+   */
+  private static Map<String, String> properties(List<Token> tokens) {
+    Map<String, String> names = new HashMap<>();
+    Set<String> taken = new java.util.HashSet<>();
+    for (Token token : tokens) {
+      String name = token.property();
+      for (int i = 2; !taken.add(name); i++) {
+        name = token.property() + "-" + i;
+      }
+      names.put(token.id(), name);
+    }
+    return names;
+  }
+
+  /**
+   * The custom property that a token, or a part of one, is written as.
+   *
+   * @throws TokenProblem if there is no such token
+   */
+  public String property(StyleValue.TokenRef ref) {
+    require(ref.tokenId(), Set.of());
+    String whole = java.util.Objects.requireNonNull(properties.get(ref.tokenId()));
+    return ref.part().isEmpty() ? whole : whole + Token.propertyPart(ref.part());
   }
 
   public Finishes house() {
@@ -199,37 +232,60 @@ public final class SiteFinishes {
     return new Worth(css, chain);
   }
 
+  /** Plain aliases are followed one after the other, however many; all else by calling itself. */
   private Worth token(String id, Set<String> path) {
-    Token token = require(id, path);
-    Worth before = known.get(StyleValue.token(id));
-    if (before != null) {
-      return before;
+    List<Token> line = new ArrayList<>();
+    List<Step> steps = new ArrayList<>();
+    Token at = require(id, path);
+    Worth end = known.get(StyleValue.token(at.id()));
+    while (end == null) {
+      if (!path.add(at.id())) {
+        throw circle(at, path);
+      }
+      Step step = step(at);
+      line.add(at);
+      steps.add(step);
+      if (step.from() == From.SCHEME) {
+        end = outside.value(step.value(), new LinkedHashSet<>());
+      } else if (step.value() instanceof StyleValue.TokenRef ref && ref.part().isEmpty()) {
+        at = require(ref.tokenId(), path);
+        end = known.get(step.value());
+      } else {
+        end = value(step.value(), path);
+      }
     }
-    if (!path.add(id)) {
-      List<String> names = names(path);
-      names = names.subList(names.indexOf(token.name()), names.size());
-      names.add(token.name());
-      throw new TokenProblem(
-          "The token "
-              + token.name()
-              + " comes back to itself: "
-              + String.join(" → ", names)
-              + "; give one of them a value of its own",
-          names);
+    for (int i = line.size() - 1; i >= 0; i--) {
+      Token token = line.get(i);
+      requireType(token, steps.get(i).value(), end.css(), path);
+      path.remove(token.id());
+      end = new Worth(end.css(), Chain.of(end.chain()).after(steps.get(i)));
+      known.put(StyleValue.token(token.id()), end);
     }
-    Step step = step(token);
-    Worth inner =
-        step.from() == From.SCHEME
-            ? outside.value(step.value(), new LinkedHashSet<>())
-            : value(step.value(), path);
-    requireType(token, step.value(), inner.css(), path);
-    path.remove(id);
-    List<Step> chain = new ArrayList<>();
-    chain.add(step);
-    chain.addAll(inner.chain());
-    Worth worth = new Worth(inner.css(), chain);
-    known.put(StyleValue.token(id), worth);
-    return worth;
+    return end;
+  }
+
+  private TokenProblem circle(Token token, Set<String> path) {
+    List<String> names = names(path);
+    names = new ArrayList<>(names.subList(names.indexOf(token.name()), names.size()));
+    names.add(token.name());
+    return new TokenProblem(
+        "The token "
+            + token.name()
+            + " comes back to itself: "
+            + String.join(" → ", shortened(names))
+            + "; give one of them a value of its own",
+        names);
+  }
+
+  /** A long way, told by its beginning and its end. */
+  private static List<String> shortened(List<String> names) {
+    if (names.size() <= TOLD) {
+      return names;
+    }
+    List<String> told = new ArrayList<>(names.subList(0, TOLD - 2));
+    told.add("… " + (names.size() - TOLD + 1) + " more …");
+    told.add(names.get(names.size() - 1));
+    return told;
   }
 
   private Step step(Token token) {
@@ -259,7 +315,7 @@ public final class SiteFinishes {
                 + " but leads to a "
                 + type.word()
                 + ": "
-                + String.join(" → ", names),
+                + String.join(" → ", shortened(names)),
             names);
       }
       return;
@@ -274,7 +330,7 @@ public final class SiteFinishes {
               + css
               + "”: give "
               + token.type().literal().form()
-              + (names.size() > 1 ? " (" + String.join(" → ", names) + ")" : ""),
+              + (names.size() > 1 ? " (" + String.join(" → ", shortened(names)) + ")" : ""),
           names);
     }
   }
@@ -314,7 +370,7 @@ public final class SiteFinishes {
           "There is no token “"
               + id
               + "”"
-              + (names.size() > 1 ? " (" + String.join(" → ", names) + ")" : "")
+              + (names.size() > 1 ? " (" + String.join(" → ", shortened(names)) + ")" : "")
               + near(id),
           names);
     }
@@ -429,8 +485,15 @@ public final class SiteFinishes {
 
   /** These finishes with one more value of the site's own, or one less. */
   public SiteFinishes with(String tokenId, Optional<StyleValue> value) {
+    return with(Map.of(tokenId, value));
+  }
+
+  /** These finishes with more values of the site's own, or fewer. */
+  public SiteFinishes with(Map<String, Optional<StyleValue>> values) {
     Map<String, StyleValue> changed = new HashMap<>(siteValues);
-    value.ifPresentOrElse(v -> changed.put(tokenId, v), () -> changed.remove(tokenId));
+    values.forEach(
+        (tokenId, value) ->
+            value.ifPresentOrElse(v -> changed.put(tokenId, v), () -> changed.remove(tokenId)));
     return new SiteFinishes(house, changed, siteStyles);
   }
 
@@ -451,20 +514,7 @@ public final class SiteFinishes {
    * @throws TokenProblem for the first one that cannot be
    */
   public void requireSound() {
-    Map<String, String> properties = new HashMap<>();
     for (Token token : tokens()) {
-      String twin = properties.put(token.property(), token.name());
-      if (twin != null) {
-        throw new TokenProblem(
-            "The tokens "
-                + twin
-                + " and "
-                + token.name()
-                + " would both be written as "
-                + token.property()
-                + "; rename one of them",
-            List.of(twin, token.name()));
-      }
       worth(token.id());
     }
     for (Scheme inside : house.schemes()) {
@@ -488,7 +538,7 @@ public final class SiteFinishes {
             "The named style “"
                 + style.name()
                 + "” builds on itself: "
-                + String.join(" → ", names)
+                + String.join(" → ", shortened(names))
                 + "; let one of them stand alone",
             names);
       }
@@ -496,7 +546,8 @@ public final class SiteFinishes {
       at = base.flatMap(this::namedStyle);
       if (base.isPresent() && at.isEmpty()) {
         throw new TokenProblem(
-            String.join(" → ", names) + " builds on a named style that is not there", names);
+            String.join(" → ", shortened(names)) + " builds on a named style that is not there",
+            names);
       }
     }
   }

@@ -91,15 +91,12 @@ public record Token(
     return "--" + UNFIT.matcher(name).replaceAll("-");
   }
 
-  /** The custom property of a part of it; of the whole for an empty part. */
-  public String property(String part) {
-    if (part.isEmpty()) {
-      return custom(name);
-    }
+  /** What the custom property of a part ends with. */
+  static String propertyPart(String part) {
     StringBuilder kebab = new StringBuilder();
     for (char c : part.toCharArray()) {
       kebab.append(Character.isUpperCase(c) ? "-" + Character.toLowerCase(c) : c);
     }
-    return custom(name + "-" + kebab);
+    return "-" + UNFIT.matcher(kebab).replaceAll("-");
   }
 }

@@ -3,7 +3,9 @@ package goodbones.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import goodbones.document.StyleValue;
 import goodbones.style.Finishes;
+import goodbones.style.FinishesEditor;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
@@ -175,5 +177,138 @@ class TokensFileTest {
         .contains("--type-heading-font-size: 32px;");
     assertThat(css.substring(css.indexOf(".scheme-tinted"))).doesNotContain("--color-label");
     assertThat(TokenType.values()).hasSize(13);
+  }
+
+  /** Comes in, and goes out as the same JSON. */
+  private static Finishes throughHouse(String json) {
+    int[] next = {0};
+    TokensImport.ForHouse taken =
+        TokensImport.intoHouse(
+            Finishes.of(List.of(), List.of(), Map.of()),
+            TokensFile.read(json),
+            () -> "t" + next[0]++);
+    Finishes house =
+        FinishesEditor.apply(Finishes.of(List.of(), List.of(), Map.of()), taken.edit()).finishes();
+    assertThat(MAPPER.readTree(TokensFile.write(house))).isEqualTo(MAPPER.readTree(json));
+    return house;
+  }
+
+  private static String css(Finishes house, String name) {
+    SiteFinishes site = new SiteFinishes(house, Map.of());
+    return site.worth(site.byName(name).orElseThrow().id()).css();
+  }
+
+  @Test
+  void aTokenAtItsGroupsOwnPlaceStaysThereAlsoAlone() {
+    Finishes house =
+        throughHouse(
+            """
+            {"accent": {"$root": {"$type": "color", "$value": {"colorSpace": "srgb",
+              "components": [1, 0, 0]}}}, "link": {"$type": "color", "$value": "{accent.$root}"},
+             "other": {"$root": {"$type": "unknown", "$value": 3}}}
+            """);
+    assertThat(css(house, "link")).isEqualTo("#ff0000");
+  }
+
+  /** Group inheritance of the format: deep, own tokens first, and going on to follow. */
+  @Test
+  void aGroupHasWhatTheGroupItExtendsHas() {
+    Finishes house =
+        throughHouse(
+            """
+            {"button": {"$type": "dimension", "padding": {"$value": {"value": 8, "unit": "px"}},
+               "icon": {"size": {"$value": {"value": 16, "unit": "px"}},
+                        "gap": {"$value": {"value": 4, "unit": "px"}}}},
+             "large": {"$extends": "{button}", "padding": {"$value": {"value": 12, "unit": "px"}},
+               "icon": {"size": {"$value": {"value": 24, "unit": "px"}}}},
+             "huge": {"$ref": "#/large"}}
+            """);
+    assertThat(css(house, "large.padding")).isEqualTo("12px");
+    assertThat(css(house, "large.icon.size")).isEqualTo("24px");
+    assertThat(css(house, "large.icon.gap")).isEqualTo("4px");
+    assertThat(css(house, "huge.padding")).isEqualTo("12px");
+    assertThat(css(house, "huge.icon.gap")).isEqualTo("4px");
+    String gap = house.tokenNamed("button.icon.gap").orElseThrow().id();
+    Finishes wider =
+        FinishesEditor.apply(house, FinishesEditor.value(house, gap, StyleValue.literal("6px")))
+            .finishes();
+    assertThat(css(wider, "huge.icon.gap")).isEqualTo("6px");
+  }
+
+  @Test
+  void groupsThatExtendEachOtherAreToldAndTakenAsTheyAre() {
+    TokensFile.Read read =
+        TokensFile.read(
+            """
+            {"a": {"$extends": "{b}", "x": {"$type": "number", "$value": 1}},
+             "b": {"$extends": "{a}", "y": {"$type": "number", "$value": 2}}}
+            """);
+    assertThat(read.tokens()).extracting(Token::name).contains("a.x", "b.y");
+    assertThat(read.notes()).anyMatch(note -> note.contains("leads back to itself"));
+  }
+
+  @Test
+  void partsThatAreReferencesAreFollowed() {
+    Finishes house =
+        throughHouse(
+            """
+            {"half": {"$type": "number", "$value": 0.5},
+             "veil": {"$type": "color", "$value": {"colorSpace": "srgb", "components": [0, 0, 0],
+               "alpha": "{half}"}},
+             "sky": {"$type": "gradient", "$value": [
+               {"color": {"colorSpace": "srgb", "components": [1, 1, 1]}, "position": 0},
+               {"color": {"colorSpace": "srgb", "components": [0, 0, 0]}, "position": "{half}"}]}}
+            """);
+    assertThat(css(house, "veil")).isEqualTo("rgb(0 0 0 / 50%)");
+    assertThat(css(house, "sky")).contains("#000000 50%");
+  }
+
+  /** One value that cannot be read is set aside and told; all else comes in. */
+  @Test
+  void whatCannotBeReadIsSetAsideAlone() {
+    String json =
+        """
+        {"good": {"$type": "color", "$value": {"colorSpace": "srgb", "components": [0, 1, 0]}},
+         "glass": {"$type": "color", "$value": {"colorSpace": "srgb", "components": [0, 1, 0],
+           "alpha": 1.5}},
+         "round": {"$type": "color", "$value": "{round2}"},
+         "round2": {"$type": "color", "$value": "{round}"},
+         "nowhere": {"$type": "color", "$value": "{missing.colour}"},
+         "odd": {"$type": "fontWeight", "$value": 350.5},
+         "system": {"$type": "fontFamily", "$value": ["-apple-system", "Segoe UI", "sans-serif"]},
+         "quoted": {"$type": "fontFamily", "$value": ["Foo, Bar", "serif"]},
+         "kanji": {"$type": "fontFamily", "$value": "游ゴシック"},
+         "mad": {"$type": "fontFamily", "$value": "x;}</style>"}}
+        """;
+    Finishes house = throughHouse(json);
+    assertThat(house.tokens())
+        .extracting(Token::name)
+        .containsExactlyInAnyOrder("good", "odd", "system", "quoted", "kanji");
+    assertThat(css(house, "odd")).isEqualTo("350.5");
+  }
+
+  @Test
+  void namesThatACustomPropertyCannotTellApartHaveTwo() {
+    Finishes house =
+        throughHouse(
+            """
+            {"a b": {"$type": "number", "$value": 1}, "a-b": {"$type": "number", "$value": 2},
+             "a": {"b": {"$type": "number", "$value": 3}}}
+            """);
+    assertThat(CssVariables.properties(new SiteFinishes(house, Map.of())))
+        .containsExactly(
+            Map.entry("--a-b", "1"), Map.entry("--a-b-2", "2"), Map.entry("--a-b-3", "3"));
+  }
+
+  /** Long ways are followed without calling as deep as they are long. */
+  @Test
+  void tenThousandAliasesInARowComeIn() {
+    StringBuilder json = new StringBuilder("{\"a0\": {\"$type\": \"number\", \"$value\": 7}");
+    for (int i = 1; i <= 10_000; i++) {
+      json.append(", \"a").append(i).append("\": {\"$type\": \"number\", \"$value\": \"{a");
+      json.append(i - 1).append("}\"}");
+    }
+    Finishes house = throughHouse(json.append("}").toString());
+    assertThat(css(house, "a10000")).isEqualTo("7");
   }
 }

@@ -22,7 +22,8 @@ class TokensImportTest {
   private static Finishes after(Finishes house, String json) {
     AtomicInteger next = new AtomicInteger();
     FinishesEdit edit =
-        TokensImport.intoHouse(house, TokensFile.read(json), () -> "new" + next.incrementAndGet());
+        TokensImport.intoHouse(house, TokensFile.read(json), () -> "new" + next.incrementAndGet())
+            .edit();
     return FinishesEditor.apply(house, edit).finishes();
   }
 

@@ -100,15 +100,6 @@ class FinishesEditorTest {
                 FinishesEditor.apply(
                     HOUSE, new FinishesEdit.PutNamedStyle("label", Optional.of(ring), -1)))
         .hasMessageContaining("“Label” → “Small caps label” → “Label”");
-    assertThatThrownBy(
-            () ->
-                FinishesEditor.apply(
-                    HOUSE,
-                    new FinishesEdit.PutToken(
-                        "x",
-                        Optional.of(HouseFinishes.token("color-text", TokenType.COLOR, "#fff")),
-                        -1)))
-        .hasMessageContaining("--color-text");
   }
 
   @Test

@@ -10,6 +10,9 @@ import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.server.sites.Sites;
 import goodbones.style.FinishesStep;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +29,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/finishes")
 class FinishesController {
+  /** Of a tokens file; ten thousand tokens take about two of them. */
+  private static final int MOST_BYTES = 8 * 1024 * 1024;
+
   private final FinishesArea area;
   private final FinishesTable table;
   private final Trying trying;
@@ -145,19 +151,18 @@ class FinishesController {
 
   /** Takes a tokens file in, for the house or for a site. */
   @PostMapping(path = "/tokens", consumes = MediaType.TEXT_PLAIN_VALUE)
-  FinishesViews.Imported bringIn(@RequestParam String site, @RequestBody String json) {
+  FinishesViews.Imported bringIn(@RequestParam String site, @RequestBody byte[] file) {
     TokensFile.Read read;
     try {
-      read = TokensFile.read(json);
+      read = TokensFile.read(text(file));
     } catch (Unreadable unreadable) {
       throw new BadInput("file", String.valueOf(unreadable.getMessage()));
     }
     if (site.isEmpty()) {
-      FinishesStep step =
-          new FinishesStep.House(
-              TokensImport.intoHouse(store.draft(), read, () -> UUID.randomUUID().toString()));
-      store.edit(step, "bring in a tokens file");
-      return new FinishesViews.Imported(read.tokens().size(), read.notes());
+      TokensImport.ForHouse taken =
+          TokensImport.intoHouse(store.draft(), read, () -> UUID.randomUUID().toString());
+      store.edit(new FinishesStep.House(taken.edit()), "bring in a tokens file");
+      return new FinishesViews.Imported(taken.tokens(), taken.notes());
     }
     TokensImport.ForSite taken = TokensImport.intoSite(store.draftFor(site), read);
     if (!taken.values().isEmpty()) {
@@ -166,5 +171,33 @@ class FinishesController {
           "bring in a tokens file for " + sites.get(site).name());
     }
     return new FinishesViews.Imported(taken.values().size(), taken.notes());
+  }
+
+  /**
+   * @throws BadInput if it is too large, or no UTF-8
+   */
+  private static String text(byte[] file) {
+    if (file.length > MOST_BYTES) {
+      throw new BadInput(
+          "file",
+          "The file has "
+              + file.length / 1024
+              + " KB; a tokens file may have at most "
+              + MOST_BYTES / 1024);
+    }
+    try {
+      String text =
+          StandardCharsets.UTF_8
+              .newDecoder()
+              .onMalformedInput(CodingErrorAction.REPORT)
+              .onUnmappableCharacter(CodingErrorAction.REPORT)
+              .decode(ByteBuffer.wrap(file))
+              .toString();
+      return text.startsWith("\uFEFF") ? text.substring(1) : text;
+    } catch (CharacterCodingException notUtf8) {
+      throw new BadInput(
+          "file",
+          "The file is not written in UTF-8; save it in that encoding and bring it in again");
+    }
   }
 }

@@ -33,6 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Describes the finishes for the interface: tokens as rows, the house and the sites as columns. */
 @Service
 class FinishesTable {
+  private static final int TOLD = 12;
   private final FinishesStore store;
   private final Sites sites;
   private final SiteLooks looks;
@@ -66,7 +67,7 @@ class FinishesTable {
               token.name(),
               token.type().word(),
               token.type().literal().form(),
-              token.property(),
+              house.property(new StyleValue.TokenRef(token.id(), "")),
               token.description(),
               token.retired(),
               new Cell(
@@ -149,11 +150,18 @@ class FinishesTable {
         chain(finishes, token));
   }
 
+  /** The tokens on the way to a value by their names; of a long way the beginning. */
   private static List<String> chain(SiteFinishes finishes, Token token) {
-    return finishes.worth(token.id()).chain().stream()
-        .map(SiteFinishes.Step::name)
-        .skip(1)
-        .toList();
+    List<SiteFinishes.Step> steps = finishes.worth(token.id()).chain();
+    List<String> names = new ArrayList<>();
+    for (SiteFinishes.Step step : steps) {
+      if (names.size() > TOLD) {
+        names.add("… and " + (steps.size() - TOLD - 1) + " more");
+        break;
+      }
+      names.add(step.name());
+    }
+    return List.copyOf(names.subList(1, names.size()));
   }
 
   private static List<FinishesViews.SchemeView> schemes(Finishes house, SiteFinishes look) {
