@@ -113,34 +113,43 @@ final class GroupExtensions {
 
   /** What stands at a name, in a group or in one that it extends; missing if nothing does. */
   JsonNode at(String name) {
-    return find(name, new LinkedHashSet<>());
+    JsonNode there = said(place(name, new LinkedHashSet<>()));
+    return there.has(ROOT) && !isToken(there) ? there.path(ROOT) : there;
   }
 
-  private JsonNode find(String name, Set<String> seen) {
+  private JsonNode said(String name) {
     JsonNode at = root;
-    String path = "";
     for (String step : name.split("\\.")) {
-      path = path.isEmpty() ? step : path + "." + step;
-      JsonNode next = at.path(step);
-      if (next.isMissingNode() && at instanceof ObjectNode group && seen.add(path)) {
-        String base = baseName(group);
-        next = base.isEmpty() ? next : find(base + "." + step, seen);
-      }
-      at = next;
+      at = at.path(step);
     }
-    return at.has(ROOT) && !at.has("$value") ? at.path(ROOT) : at;
+    return at;
+  }
+
+  /** Where what a name stands for is really said; the name itself if it is nowhere. */
+  private String place(String name, Set<String> seen) {
+    if (!said(name).isMissingNode() || !seen.add(name)) {
+      return name;
+    }
+    for (int dot = name.lastIndexOf('.'); dot > 0; dot = name.lastIndexOf('.', dot - 1)) {
+      if (said(name.substring(0, dot)) instanceof ObjectNode group && !baseName(group).isEmpty()) {
+        String there = place(baseName(group) + name.substring(dot), seen);
+        if (!said(there).isMissingNode()) {
+          return there;
+        }
+      }
+    }
+    return name;
   }
 
   /** The type that is said for a name, at the token or at the nearest group around it. */
   Optional<String> typeAt(String name) {
     Optional<String> word = type(root, Optional.empty());
     JsonNode at = root;
-    String[] steps = name.split("\\.");
-    for (String step : steps) {
+    for (String step : place(name, new LinkedHashSet<>()).split("\\.")) {
       at = at.path(step);
       word = at instanceof ObjectNode group ? type(group, word) : word;
     }
-    JsonNode token = at.isMissingNode() ? at(name) : at.has(ROOT) ? at.path(ROOT) : at;
+    JsonNode token = at.has(ROOT) ? at.path(ROOT) : at;
     return token.path("$type").isString() ? Optional.of(token.path("$type").asString()) : word;
   }
 
