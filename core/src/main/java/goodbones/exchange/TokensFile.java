@@ -155,7 +155,7 @@ public final class TokensFile {
                 (taken, from) -> {
                   ObjectNode kept = MAPPER.createObjectNode().put(EXTENDED, true);
                   kept.put("$value", "{" + from + "}");
-                  Optional<TokenType> type = type(new StyleValue.TokenRef(from, ""));
+                  Optional<TokenType> type = typeOf(kept.get("$value"), new TreeSet<>());
                   type.ifPresent(
                       t ->
                           tokens.add(
