@@ -56,12 +56,12 @@ final class GroupExtensions {
     Map<String, String> taken = new LinkedHashMap<>();
     Optional<ObjectNode> base = baseOf(group);
     if (base.isPresent()) {
-      take(name, group, baseName(group), base.get(), taken, new LinkedHashSet<>(Set.of(name)));
+      extend(name, group, baseName(group), base.get(), taken, new LinkedHashSet<>(Set.of(name)));
     }
     return taken;
   }
 
-  private void take(
+  private void extend(
       String name,
       JsonNode own,
       String baseName,
@@ -77,6 +77,16 @@ final class GroupExtensions {
               + baseName
               + ", which leads back to itself; nothing is taken over from there");
     }
+    take(name, own, baseName, base, taken, path);
+  }
+
+  private void take(
+      String name,
+      JsonNode own,
+      String baseName,
+      ObjectNode base,
+      Map<String, String> taken,
+      Set<String> path) {
     base.properties()
         .forEach(
             member -> {
@@ -102,7 +112,7 @@ final class GroupExtensions {
         .ifPresent(
             further -> {
               Map<String, String> more = new LinkedHashMap<>();
-              take(name, own, baseName(base), further, more, path);
+              extend(name, own, baseName(base), further, more, path);
               more.forEach(
                   (to, from) -> {
                     String middle = baseName + to.substring(name.length());
