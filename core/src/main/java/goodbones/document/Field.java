@@ -14,7 +14,7 @@ import java.util.regex.Pattern;
 public record Field(String key, String label, Type type, boolean slot, int limit) {
   private static final int LINK_LIMIT = 2000;
   private static final Pattern LINK =
-      Pattern.compile("(https?://|mailto:|tel:)[^\\s\"<>]+|[/#][^\\s\"<>]*|");
+      Pattern.compile("(https?://|mailto:|tel:)[^\\s\"<>]+|[/#?][^\\s\"<>]*|");
 
   /** What a field holds. */
   public enum Type {
@@ -51,6 +51,11 @@ public record Field(String key, String label, Type type, boolean slot, int limit
           : Optional.of("A heading's level is 1 to 6, not " + level.level());
     }
     return linkFault(((FieldValue.Link) value).target());
+  }
+
+  /** Whether something may be linked to: a page or section of the site, or outside, mail, phone. */
+  public static boolean isLink(String target) {
+    return target.length() <= LINK_LIMIT && LINK.matcher(target).matches();
   }
 
   private Optional<String> linkFault(String target) {

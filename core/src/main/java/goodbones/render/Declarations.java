@@ -425,10 +425,25 @@ final class Declarations {
     }
     if (node.kind() == Kind.SECTION
         && node.content().get("picture") instanceof FieldValue.Picture picture) {
-      layers.add("url(\"" + pictureUrl.apply(picture.pictureId()) + "\")");
+      layers.add("url(" + quoted(pictureUrl.apply(picture.pictureId())) + ")");
     }
     if (!layers.isEmpty()) {
       css.put("background-image", String.join(",", layers));
     }
+  }
+
+  /** A string that nothing in it can end (CSS Syntax 3, 4.3.7), also inside a style element. */
+  private static String quoted(String text) {
+    StringBuilder css = new StringBuilder("\"");
+    text.codePoints()
+        .forEach(
+            c -> {
+              if (c < ' ' || "\"\\<>&".indexOf(c) >= 0) {
+                css.append('\\').append(Integer.toHexString(c)).append(' ');
+              } else {
+                css.appendCodePoint(c);
+              }
+            });
+    return css.append('"').toString();
   }
 }

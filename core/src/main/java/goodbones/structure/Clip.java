@@ -2,7 +2,6 @@ package goodbones.structure;
 
 import goodbones.document.Catalogue;
 import goodbones.document.FieldValue;
-import goodbones.document.Kind;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -15,7 +14,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.function.Predicate;
 
 /**
  * Things that were copied, with what another site needs to show them alike.
@@ -80,19 +78,17 @@ public record Clip(
 
   /**
    * The nodes as they can stand at a site: every id new, every reference kept that the site knows.
-   * A named style or a token that it does not know gives way to what it said.
-   *
-   * @param knowsPiece placements of other pieces are left out
+   * A named style or a token that it does not know gives way to what it said; nothing comes along
+   * that could not be made there by hand, for a clip may come from anywhere.
    */
-  public List<Node> at(Bench bench, Predicate<String> knowsPiece) {
+  public List<Node> at(Bench bench, Sieve.Known known) {
+    Sieve sieve = new Sieve(bench.finishes(), known);
     List<Node> settled = new ArrayList<>();
     for (Node node : nodes) {
-      boolean known =
-          node.kind() != Kind.PLACEMENT
-              || node.placement().map(p -> knowsPiece.test(p.pieceId())).orElse(false);
-      if (known) {
-        settled.add(Copies.of(settled(node, bench.finishes()), bench.ids()));
-      }
+      sieve
+          .sifted(settled(node, bench.finishes()))
+          .map(kept -> Copies.of(kept, bench.ids()))
+          .ifPresent(settled::add);
     }
     return settled;
   }

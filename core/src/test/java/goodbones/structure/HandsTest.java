@@ -31,6 +31,24 @@ import org.junit.jupiter.api.Test;
 
 /** Single things that hands do, with what a designer would expect of them. */
 class HandsTest {
+  private static final Sieve.Known EVERYTHING =
+      new Sieve.Known() {
+        @Override
+        public boolean picture(String id) {
+          return true;
+        }
+
+        @Override
+        public boolean piece(String id) {
+          return true;
+        }
+
+        @Override
+        public boolean revision(String pieceId, int number) {
+          return true;
+        }
+      };
+
   private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
 
   private static Node row(String columns, int count) {
@@ -128,7 +146,7 @@ class HandsTest {
     Node page = page(text);
     Bench from = new Bench(page, Shown.of(page), here, bench(page).ids());
     Clip clip = Clip.of(from, List.of(text.id()));
-    Node there = clip.at(bench(node("other", Kind.PAGE)), piece -> true).get(0);
+    Node there = clip.at(bench(node("other", Kind.PAGE)), EVERYTHING).get(0);
     assertThat(there.id()).isNotEqualTo(text.id());
     assertThat(there.namedStyles()).isEmpty();
     assertThat(there.styles())

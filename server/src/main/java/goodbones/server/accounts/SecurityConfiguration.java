@@ -16,6 +16,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.authentication.logout.HttpStatusReturningLogoutSuccessHandler;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.session.HttpSessionEventPublisher;
 
@@ -71,6 +72,18 @@ class SecurityConfiguration {
   @Bean
   HttpSessionEventPublisher sessionEvents() {
     return new HttpSessionEventPublisher();
+  }
+
+  /** Addresses that no page has, such as with encoded slashes or nulls in them. */
+  @Bean
+  RequestRejectedHandler rejected(Problems problems) {
+    return (request, response, why) ->
+        problems.write(
+            response,
+            HttpStatus.BAD_REQUEST,
+            "bad-input",
+            "This address cannot be read",
+            "It holds characters that no address here has; nothing was changed");
   }
 
   @Bean

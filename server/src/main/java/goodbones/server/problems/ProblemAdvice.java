@@ -14,6 +14,7 @@ import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
@@ -117,6 +118,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             + " kept and nothing of theirs overwritten: do it again in a moment");
   }
 
+  /** Something nested so deep that no walk comes to its end. */
+  @ExceptionHandler
+  ProblemDetail tooDeep(StackOverflowError deep) {
+    logger.warn("A request is nested too deep");
+    return problem(
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        "bad-input",
+        "This cannot be taken",
+        "It is nested too deep; nothing was changed");
+  }
+
   @ExceptionHandler
   ProblemDetail fault(RuntimeException failed) {
     logger.error("A request failed", failed);
@@ -126,6 +138,22 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         "Something went wrong here",
         "This is a fault of the application, not of what you did. What was saved before is kept;"
             + " try again");
+  }
+
+  /** What annotations say of the parts of a request (Jakarta Validation). */
+  @Override
+  protected org.springframework.http.@Nullable ResponseEntity<Object> handleMethodArgumentNotValid(
+      MethodArgumentNotValidException e,
+      org.springframework.http.HttpHeaders headers,
+      org.springframework.http.HttpStatusCode status,
+      org.springframework.web.context.request.WebRequest request) {
+    String said =
+        e.getBindingResult().getFieldErrors().stream()
+            .map(fault -> "“" + fault.getField() + "” " + fault.getDefaultMessage())
+            .sorted()
+            .collect(Collectors.joining("; "));
+    return org.springframework.http.ResponseEntity.unprocessableContent()
+        .body(problem(HttpStatus.UNPROCESSABLE_CONTENT, "bad-input", "This cannot be taken", said));
   }
 
   /** A request that is no JSON, or has something in it that the description of the API does not. */

@@ -22,6 +22,7 @@ import goodbones.library.Shown;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.structure.RowEdits;
+import goodbones.structure.Sieve;
 import goodbones.style.Candidate;
 import goodbones.style.Cascade;
 import goodbones.style.Layer;
@@ -36,7 +37,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /** Reads what the interface sends into an edit of the core, aimed at what is shown. */
@@ -58,12 +58,12 @@ final class EditReader {
   private final Pictures pictures;
   private final Hands hands;
 
-  EditReader(Desk desk, Pictures pictures, Predicate<String> knowsPiece) {
+  EditReader(Desk desk, Pictures pictures, Sieve.Known known) {
     this.desk = desk;
     this.shown = desk.shown();
     this.finishes = desk.look();
     this.pictures = pictures;
-    this.hands = new Hands(desk, knowsPiece);
+    this.hands = new Hands(desk, known);
   }
 
   /**

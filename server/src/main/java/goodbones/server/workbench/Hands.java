@@ -23,21 +23,21 @@ import goodbones.structure.Landing;
 import goodbones.structure.Mirror;
 import goodbones.structure.RowEdits;
 import goodbones.structure.Settings;
+import goodbones.structure.Sieve;
 import goodbones.structure.Wrapping;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** Reads what hands do with a page: add, move, put beside, wrap, mirror, share columns. */
 final class Hands {
   private static final int CLIP_LIMIT = 4_000_000;
   private final Bench bench;
-  private final Predicate<String> knowsPiece;
+  private final Sieve.Known known;
 
-  Hands(Desk desk, Predicate<String> knowsPiece) {
+  Hands(Desk desk, Sieve.Known known) {
     this.bench = desk.bench();
-    this.knowsPiece = knowsPiece;
+    this.known = known;
   }
 
   /** The nodes that an edit is for, the one that it names if it names no others. */
@@ -165,7 +165,7 @@ final class Hands {
 
   private Read place(EditRequest request, NodeId parent, Landing landing) {
     String piece = need(request.value(), "value");
-    if (!knowsPiece.test(piece)) {
+    if (!known.piece(piece)) {
       throw new BadInput(
           "value", "This site shows no revision of the piece “" + piece + "”; choose another one");
     }
@@ -186,7 +186,7 @@ final class Hands {
     } catch (IllegalStateException unreadable) {
       throw new BadInput("value", "What was copied cannot be read here; copy it again");
     }
-    List<Node> nodes = clip.at(bench, knowsPiece);
+    List<Node> nodes = clip.at(bench, known);
     if (nodes.isEmpty()) {
       throw Refused.at(node, "Nothing of what was copied can stand here; it may be another site’s");
     }
@@ -196,7 +196,11 @@ final class Hands {
   }
 
   private Read pasteHtml(EditRequest request, Node node, Landing landing) {
-    List<Node> nodes = PastedHtml.nodes(need(request.value(), "value"), bench.ids());
+    Sieve sieve = new Sieve(bench.finishes(), known);
+    List<Node> nodes =
+        PastedHtml.nodes(need(request.value(), "value"), bench.ids()).stream()
+            .flatMap(read -> sieve.sifted(read).stream())
+            .toList();
     if (nodes.isEmpty()) {
       throw Refused.at(node, "There are no words in what was copied");
     }

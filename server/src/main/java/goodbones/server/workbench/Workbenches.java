@@ -5,8 +5,11 @@ import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.References;
+import goodbones.document.Refused;
 import goodbones.document.State;
 import goodbones.document.Touched;
+import goodbones.document.Uses;
 import goodbones.library.UnknownPiece;
 import goodbones.server.history.Changes;
 import goodbones.server.history.History;
@@ -15,6 +18,7 @@ import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.SameNode;
 import goodbones.server.problems.Stale;
 import goodbones.server.sites.Sites;
+import goodbones.structure.Sieve;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -115,13 +119,13 @@ class Workbenches {
   }
 
   private Views.Workbench edited(Desk desk, EditRequest request, String who) {
-    EditReader.Read read =
-        new EditReader(desk, pictures, piece -> shows(desk, piece)).read(request);
+    EditReader.Read read = new EditReader(desk, pictures, new KnownHere(desk)).read(request);
     Node before = desk.shown().root();
     Set<NodeId> touched = Touched.by(read.edit(), before);
     List<String> merged = merged(desk, request, touched);
     read.made().ifPresent(desk::keep);
     Edited edited = desk.apply(read.edit());
+    requireKnown(desk, edited.root());
     Desk after = desk;
     if (!edited.root().equals(desk.stored())) {
       history.made(desk.historyId(), read.label(), edited.inverse());
@@ -135,12 +139,67 @@ class Workbenches {
     return drawing == null ? "" : drawing;
   }
 
-  private boolean shows(Desk desk, String piece) {
-    try {
-      sites.adopted(desk.site().id()).of(piece);
-      return true;
-    } catch (UnknownPiece unknown) {
-      return false;
+  /** The pictures there are, and the pieces that a desk's site shows. */
+  private final class KnownHere implements Sieve.Known {
+    private final Desk desk;
+
+    KnownHere(Desk desk) {
+      this.desk = desk;
+    }
+
+    @Override
+    public boolean picture(String id) {
+      return pictures.exists(id);
+    }
+
+    @Override
+    public boolean piece(String id) {
+      try {
+        sites.adopted(desk.site().id()).of(id);
+        return true;
+      } catch (UnknownPiece unknown) {
+        return false;
+      }
+    }
+
+    @Override
+    public boolean revision(String pieceId, int number) {
+      try {
+        pieces.revision(pieceId, number);
+        return true;
+      } catch (UnknownPiece unknown) {
+        return false;
+      }
+    }
+  }
+
+  /**
+   * Whatever way an edit came: what it brings in must be here.
+   *
+   * @throws Refused naming what is not
+   */
+  private void requireKnown(Desk desk, Node after) {
+    KnownHere known = new KnownHere(desk);
+    Uses had = Uses.of(desk.stored());
+    Uses has = Uses.of(after);
+    List<String> missing = new ArrayList<>();
+    has.pictures().stream()
+        .filter(id -> !had.pictures().contains(id) && !known.picture(id))
+        .forEach(id -> missing.add("There is no picture “" + id + "”"));
+    has.pieces().stream()
+        .filter(id -> !had.pieces().contains(id) && !known.piece(id))
+        .forEach(id -> missing.add("This site shows no piece “" + id + "”"));
+    References before = References.of(desk.stored());
+    References now = References.of(after);
+    now.tokens().stream()
+        .filter(id -> !before.tokens().contains(id) && desk.look().token(id).isEmpty())
+        .forEach(id -> missing.add("There is no token “" + id + "” here"));
+    now.schemes().stream()
+        .filter(id -> !before.schemes().contains(id))
+        .filter(id -> desk.look().house().scheme(id).isEmpty())
+        .forEach(id -> missing.add("There is no scheme “" + id + "” here"));
+    if (!missing.isEmpty()) {
+      throw Refused.at(after, String.join("; ", missing));
     }
   }
 

@@ -1,0 +1,44 @@
+package goodbones.document;
+
+import java.util.Collections;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/** The pictures and pieces that a document uses, in its nodes and in its local changes. */
+public record Uses(SortedSet<String> pictures, SortedSet<String> pieces) {
+  public Uses {
+    pictures = Collections.unmodifiableSortedSet(new TreeSet<>(pictures));
+    pieces = Collections.unmodifiableSortedSet(new TreeSet<>(pieces));
+  }
+
+  public static Uses of(Node root) {
+    SortedSet<String> pictures = new TreeSet<>();
+    SortedSet<String> pieces = new TreeSet<>();
+    root.walk(node -> collect(node, pictures, pieces));
+    return new Uses(pictures, pieces);
+  }
+
+  private static void collect(Node node, SortedSet<String> pictures, SortedSet<String> pieces) {
+    node.content().values().forEach(value -> collect(value, pictures));
+    node.placement()
+        .ifPresent(
+            placement -> {
+              pieces.add(placement.pieceId());
+              for (LocalValue value : placement.changes().values()) {
+                if (value instanceof LocalValue.ContentIs is) {
+                  collect(is.value(), pictures);
+                } else if (value instanceof LocalValue.PlacedUnder placed) {
+                  placed
+                      .inserted()
+                      .ifPresent(tree -> tree.walk(inside -> collect(inside, pictures, pieces)));
+                }
+              }
+            });
+  }
+
+  private static void collect(FieldValue value, SortedSet<String> pictures) {
+    if (value instanceof FieldValue.Picture picture) {
+      pictures.add(picture.pictureId());
+    }
+  }
+}
