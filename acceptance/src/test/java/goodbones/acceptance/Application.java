@@ -14,7 +14,7 @@ import java.util.concurrent.TimeUnit;
 
 /** The packed application with its demo data, started as a process on a free port. */
 final class Application implements AutoCloseable {
-  private static final Path JAR = Path.of("../server/target/server-0.1.0-exec.jar");
+  private static final Path UNPACKED = Path.of("../server/target/app");
   private static final Duration PATIENCE = Duration.ofMinutes(4);
   private final HttpClient http = HttpClient.newHttpClient();
   private final Path data;
@@ -28,7 +28,21 @@ final class Application implements AutoCloseable {
   }
 
   static Application start() throws IOException {
+    unpack();
     return new Application(Files.createTempDirectory("good-bones"), freePort());
+  }
+
+  /** As the start script does it. */
+  private static void unpack() throws IOException {
+    Process unpacking = new ProcessBuilder("bash", "../good-bones", "unpacked").inheritIO().start();
+    try {
+      if (unpacking.waitFor() != 0) {
+        throw new IOException("what was built could not be unpacked");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException(e);
+    }
   }
 
   private static int freePort() throws IOException {
@@ -42,8 +56,9 @@ final class Application implements AutoCloseable {
         new ProcessBuilder(
                 "java",
                 "-XX:TieredStopAtLevel=1",
+                "-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"),
                 "-jar",
-                JAR.toString(),
+                UNPACKED.resolve("server-0.1.0-exec.jar").toString(),
                 "--goodbones.demo=true",
                 "--goodbones.data=" + data,
                 "--server.port=" + port)
@@ -96,6 +111,21 @@ final class Application implements AutoCloseable {
   /** Stops and starts again on the same data. */
   void restart() throws IOException {
     stop();
+    process = launch();
+  }
+
+  /** Ends it as a power cut would, in the middle of whatever it is at. */
+  void kill() {
+    process.destroyForcibly();
+    try {
+      process.waitFor();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /** Starts again after a {@link #kill}. */
+  void revive() throws IOException {
     process = launch();
   }
 

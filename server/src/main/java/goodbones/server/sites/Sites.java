@@ -14,12 +14,14 @@ import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.PersistenceException;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -115,8 +117,12 @@ public class Sites {
   /** Takes a new site in; one with an id that is taken makes the transaction fail. */
   @Transactional
   public void add(SiteInfo site) {
-    entities.persist(new SiteEntity(site));
-    entities.flush();
+    try {
+      entities.persist(new SiteEntity(site));
+      entities.flush();
+    } catch (PersistenceException taken) {
+      throw new DataIntegrityViolationException("a site with that id was made just now", taken);
+    }
   }
 
   @Transactional

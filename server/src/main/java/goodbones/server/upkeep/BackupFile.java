@@ -1,11 +1,17 @@
 package goodbones.server.upkeep;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.Reader;
+import java.io.Writer;
 import java.nio.file.FileVisitResult;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.SimpleFileVisitor;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.sql.Blob;
+import java.sql.Clob;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -15,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.jspecify.annotations.Nullable;
 
 /** A backup: a zip file with the whole database in it, pictures and fonts included. */
 final class BackupFile {
@@ -119,7 +126,7 @@ final class BackupFile {
           int columns = row.getMetaData().getColumnCount();
           while (row.next()) {
             for (int i = 1; i <= columns; i++) {
-              row.getBytes(i);
+              readWhole(row.getObject(i));
             }
             rows++;
           }
@@ -131,6 +138,18 @@ final class BackupFile {
       return new Found(tables.size(), rows);
     } catch (SQLException damaged) {
       throw new IOException("The database in it cannot be read: " + damaged.getMessage(), damaged);
+    }
+  }
+
+  private static void readWhole(@Nullable Object value) throws SQLException, IOException {
+    if (value instanceof Blob file) {
+      try (InputStream in = file.getBinaryStream()) {
+        in.transferTo(OutputStream.nullOutputStream());
+      }
+    } else if (value instanceof Clob text) {
+      try (Reader in = text.getCharacterStream()) {
+        in.transferTo(Writer.nullWriter());
+      }
     }
   }
 
@@ -146,8 +165,8 @@ final class BackupFile {
           }
 
           @Override
-          public FileVisitResult postVisitDirectory(
-              Path dir, @org.jspecify.annotations.Nullable IOException e) throws IOException {
+          public FileVisitResult postVisitDirectory(Path dir, @Nullable IOException e)
+              throws IOException {
             Files.delete(dir);
             return FileVisitResult.CONTINUE;
           }
