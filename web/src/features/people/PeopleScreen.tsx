@@ -45,7 +45,7 @@ export function PeopleScreen() {
         <header className="col-span-2 border-b border-ink pb-3">
           <h1 className="text-2xl">People</h1>
         </header>
-        <section aria-label="Who works here" className="mt-6">
+        <section aria-label="Who works here" className="mt-4">
           <ul className="border-t border-line">
             {people.data.map((person) => (
               <PersonRow key={person.id} person={person} act={act} give={give} />

@@ -198,7 +198,10 @@ class KilledTest {
       }
     }
     Map<Long, JsonNode> rollouts = new HashMap<>();
-    visitor.read("/api/rollouts").path("history").forEach(r -> rollouts.put(r.path("id").asLong(), r));
+    visitor
+        .read("/api/rollouts")
+        .path("history")
+        .forEach(r -> rollouts.put(r.path("id").asLong(), r));
     for (long id : had.rollouts) {
       assertThat(rollouts).as("%s: rollout %d", when, id).containsKey(id);
     }

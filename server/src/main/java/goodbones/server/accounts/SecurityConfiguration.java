@@ -30,7 +30,7 @@ class SecurityConfiguration {
    */
   private static final String INTERFACE =
       "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self'"
-          + " data: blob:; font-src 'self'; connect-src 'self'; frame-src 'self'; form-action"
+          + " data: blob:; font-src 'self' data:; connect-src 'self'; frame-src 'self'; form-action"
           + " 'self'; base-uri 'none'; frame-ancestors 'self'; object-src 'none'";
 
   private static final String CONTROL = "/control/backup";
