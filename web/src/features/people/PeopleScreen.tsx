@@ -149,7 +149,7 @@ function PersonRow({ person, act, give }: RowProps) {
           )}
           <Button
             look="quiet"
-            aria-label={`End the sessions of ${person.name}`}
+            aria-label={person.self ? undefined : `End sessions of ${person.name}`}
             disabled={person.sessions <= (person.self ? 1 : 0)}
             onClick={() =>
               void act(() => done(api.POST('/api/people/{id}/end-sessions', { ...path })))

@@ -38,7 +38,8 @@ class InterfaceTest extends WithDesigner {
         "/finishes?tab=contrast&look=tern-valley",
         "/finishes?tab=typefaces&look=tern-valley",
         FERRIES_PAGE,
-        "/rollouts"
+        "/rollouts",
+        "/people"
       })
   void axeFindsNoSeriousFault(String path) throws IOException {
     designer.go(path);

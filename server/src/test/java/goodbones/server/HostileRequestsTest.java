@@ -35,7 +35,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Timeout(value = 15, unit = TimeUnit.MINUTES)
 class HostileRequestsTest {
   private static final JsonMapper JSON = new JsonMapper();
-  private static final int MUTATIONS = "1".equals(System.getenv("LONG_TESTS")) ? 20_000 : 1_500;
+  private static final int MUTATIONS = "1".equals(System.getenv("LONG_TESTS")) ? 20_000 : 1_000;
   private static final long SEED = 20_261_126;
   private static final String HUGE = "x".repeat(200_000);
 
