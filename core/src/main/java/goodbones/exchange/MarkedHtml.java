@@ -1,10 +1,7 @@
 package goodbones.exchange;
 
-import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Mark;
-import goodbones.document.StyleValue;
-import goodbones.document.ValueType;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -119,9 +116,8 @@ public final class MarkedHtml {
     if (name.equals("li")) {
       marks.add(new Mark(Mark.Type.LIST, from, to, ""));
     }
-    String href = element.attr("href").strip();
-    if (name.equals("a") && !href.isEmpty() && Field.isLink(href)) {
-      marks.add(new Mark(Mark.Type.LINK, from, to, href));
+    if (name.equals("a") && element.hasAttr("href")) {
+      marks.add(new Mark(Mark.Type.LINK, from, to, element.attr("href").strip()));
     }
     if (isBold(name, style)) {
       marks.add(new Mark(Mark.Type.BOLD, from, to, ""));
@@ -153,12 +149,8 @@ public final class MarkedHtml {
     }
   }
 
-  /** Nothing at all, or something that is neither a colour nor a token. */
   private static boolean isNoColour(Mark mark) {
-    return mark.type() == Mark.Type.COLOUR
-        && (mark.value().isEmpty()
-            || StyleValue.parse(mark.value()) instanceof StyleValue.Literal literal
-                && !ValueType.COLOUR.accepts(literal.css()));
+    return mark.type() == Mark.Type.COLOUR && mark.value().isEmpty();
   }
 
   private static boolean isBold(String name, String style) {

@@ -50,7 +50,7 @@ class HostileRequestsTest {
           "node", List.of("sf-routes-h", "sf-opening/ob-button", "ob-heading", "sf-home"),
           "nodes", List.of("sf-routes-h", "sf-opening"),
           "device", List.of("desktop", "tablet", "phone"),
-          "token", List.of("color.accent"));
+          "token", List.of("t-accent"));
 
   @Autowired private MockMvc mvc;
   @Autowired private JdbcTemplate database;

@@ -26,8 +26,7 @@ class ManyTokensTest {
 
   private long edit(String colour) {
     long begun = System.nanoTime();
-    Answer edited =
-        api.finish("type", "VALUE", "site", "", "token", "color.accent", "value", colour);
+    Answer edited = api.finish("type", "VALUE", "site", "", "token", "t-accent", "value", colour);
     assertThat(edited.status()).as(edited.detail()).isEqualTo(200);
     return millisSince(begun);
   }

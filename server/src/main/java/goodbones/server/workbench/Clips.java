@@ -1,6 +1,8 @@
 package goodbones.server.workbench;
 
+import goodbones.document.Field;
 import goodbones.document.FieldValue;
+import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.exchange.MarkedHtml;
@@ -34,6 +36,10 @@ class Clips {
   /** What is left of HTML when only words and their marks are kept. */
   static String cleaned(String html) {
     FieldValue.Words words = MarkedHtml.words(html);
-    return PlainHtml.inside(words);
+    List<Mark> harmless =
+        words.marks().stream()
+            .filter(mark -> mark.type() != Mark.Type.LINK || Field.isLink(mark.value()))
+            .toList();
+    return PlainHtml.inside(new FieldValue.Words(words.text(), harmless));
   }
 }
