@@ -5,14 +5,14 @@ import { freshViews, nodeView, workbenchAnswer } from '../testing/samples';
 import { withQueries } from '../testing/withQueries';
 import { AddBox } from './AddBox';
 import { Problem } from '../api/client';
-import { merged, type EditBody } from './source';
+import { merged, type AskedEdit } from './source';
 import { treeOf } from './tree';
 
 const view = merged(undefined, workbenchAnswer());
 const tree = treeOf(view.page, view.blocks);
 const may = new Map([['page', ['section', 'text', 'row']]]);
 
-function open(onEdit: (edit: EditBody) => Promise<unknown> = () => Promise.resolve(undefined)) {
+function open(onEdit: (edit: AskedEdit) => Promise<unknown> = () => Promise.resolve(undefined)) {
   const edit = vi.fn(onEdit);
   const onClose = vi.fn();
   render(

@@ -6,7 +6,7 @@ import { useOutside } from '../ui/useOutside';
 import { addables, addTo, spotFor, type Addable, type May, type Spot } from './actions';
 import { useIsCarrying } from './dragStore';
 import type { Point } from './geometry';
-import type { EditBody, FreshView, NodeView } from './source';
+import type { AskedEdit, FreshView, NodeView } from './source';
 import type { Tree } from './tree';
 
 type Props = {
@@ -20,7 +20,7 @@ type Props = {
   spot: Spot | undefined;
   /** Whether pieces can be placed. */
   pieces: boolean;
-  onEdit: (edit: EditBody) => Promise<unknown>;
+  onEdit: (edit: AskedEdit) => Promise<unknown>;
   onClose: () => void;
 };
 
@@ -83,7 +83,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
     const to = spotOf(item);
     const failed = await onEdit(
       item.kind === 'placement'
-        ? { type: 'PLACE', node: to.node, before: to.before, value: item.value }
+        ? { type: 'PLACE', node: to.node, before: to.before, piece: item.value }
         : addTo(to, item),
     );
     asked.current = false;

@@ -3,14 +3,14 @@ import type { Problem } from '../api/client';
 import { Button } from '../ui/Button';
 import { DraftInput } from './DraftInput';
 import { PicturePicker } from './PicturePicker';
-import type { EditBody, FieldView, NodeView } from './source';
+import type { AskedEdit, FieldView, NodeView } from './source';
 import { useDraft } from './useDraft';
 
 type Props = {
   field: FieldView;
   node: NodeView;
   inPiece: boolean;
-  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
 };
 
 export const inputClass =

@@ -1,20 +1,20 @@
 import { X } from 'lucide-react';
 import { Button } from '../ui/Button';
 import { count } from '../ui/count';
-import type { EditBody, FitView } from './source';
+import type { AskedEdit, FitView } from './source';
 
 type Props = {
   findings: readonly FitView[];
   onPick: (node: string) => void;
-  onEdit: (edit: EditBody) => Promise<unknown>;
+  onEdit: (edit: AskedEdit) => Promise<unknown>;
   onMended: (findings: readonly FitView[]) => void;
   onClose: () => void;
 };
 
-function mendOf(findings: readonly FitView[]): EditBody | undefined {
+function mendOf(findings: readonly FitView[]): AskedEdit | undefined {
   const settings = findings.flatMap((finding) => finding.settings);
   const [first] = settings;
-  return first && { type: 'SETTINGS', node: first.node, settings };
+  return first && { type: 'SETTINGS', settings };
 }
 
 /** What does not fit where it was put down, each with a mend. */

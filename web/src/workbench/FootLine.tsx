@@ -4,14 +4,14 @@ import { count, names, reachWords } from '../ui/count';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/States';
 import type { DeviceKey } from './devices';
-import type { EditBody, NodeView, PlacementView, WorkbenchView } from './source';
+import type { AskedEdit, NodeView, PlacementView, WorkbenchView } from './source';
 
 type Props = {
   view: WorkbenchView;
   node: NodeView;
   placement: PlacementView | undefined;
   lead: DeviceKey;
-  onEdit: (edit: EditBody) => void;
+  onEdit: (edit: AskedEdit) => void;
   actions?: ReactNode;
 };
 
@@ -40,7 +40,7 @@ export function FootLine({ view, node, placement, lead, onEdit, actions }: Props
           <Button
             look="quiet"
             onClick={() => {
-              onEdit({ type: 'HIDE', node: node.id, device: lead, on: !hidden });
+              onEdit({ type: 'HIDE', nodes: [node.id], device: lead, on: !hidden });
             }}
           >
             {hidden ? `Show on ${lead}` : `Hide on ${lead}`}

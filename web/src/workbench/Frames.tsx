@@ -9,7 +9,7 @@ import { LandingMark } from './LandingMark';
 import { LiveFrame, type Canvas, type Drawing } from './LiveFrame';
 import { Overlay } from './Overlay';
 import { ReferenceLayer, type Reference } from './ReferencePicture';
-import type { EditBody, NodeView } from './source';
+import type { AskedEdit, NodeView } from './source';
 import { TextEditing } from './TextEditing';
 import type { Tree } from './tree';
 
@@ -32,7 +32,7 @@ export type FramesProps = {
   onType: (node: string) => void;
   /** Things lie on top of each other: which one is meant? */
   onChoose: (at: Point, nodes: readonly string[]) => void;
-  onEdit: (edit: EditBody) => Promise<unknown>;
+  onEdit: (edit: AskedEdit) => Promise<unknown>;
   onKey: (event: KeyboardEvent) => void;
   onCanvas: (device: DeviceKey, canvas: Canvas, surface: HTMLElement, scale: number) => void;
   canvases: () => readonly Canvas[];

@@ -1,7 +1,7 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import { boxOf, type Box } from './geometry';
 import type { Canvas } from './LiveFrame';
-import type { EditBody, NodeView } from './source';
+import type { AskedEdit, NodeView } from './source';
 import type { DeviceKey } from './devices';
 import type { Tree } from './tree';
 
@@ -13,7 +13,7 @@ type Props = {
   node: NodeView;
   device: DeviceKey;
   scale: number;
-  onEdit: (edit: EditBody) => Promise<unknown>;
+  onEdit: (edit: AskedEdit) => Promise<unknown>;
 };
 
 type Grip = {
@@ -25,7 +25,7 @@ type Grip = {
   /** What the number is while nothing is dragged. */
   start: number;
   /** From the distance dragged, in px of the frame, to what is shown and sent. */
-  drag: (by: number, free: boolean) => { says: string; preview: Preview; edit: EditBody };
+  drag: (by: number, free: boolean) => { says: string; preview: Preview; edit: AskedEdit };
 };
 
 type Preview = { node: string; property: string; value: string };
@@ -73,12 +73,11 @@ function setting(
   { node, device }: Props,
   property: string,
   value: string,
-): { preview: Preview; edit: EditBody } {
+): { preview: Preview; edit: AskedEdit } {
   return {
     preview: { node: node.id, property, value },
     edit: {
       type: 'SETTINGS',
-      node: node.id,
       settings: [{ node: node.id, property, device, state: 'normal', value }],
     },
   };
@@ -232,7 +231,7 @@ function columnLine(props: Props, box: Box): Grip[] {
             property: 'grid-template-columns',
             value: template.join(' '),
           },
-          edit: { type: 'RESIZE', node: node.id, device, width: wanted, on: free },
+          edit: { type: 'RESIZE', node: node.id, device, width: wanted, free },
         };
       },
     },

@@ -8,7 +8,7 @@ import { Looks } from './Looks';
 import { States } from './StateChoice';
 import { LocalChanges } from './LocalChanges';
 import type { Problem } from '../api/client';
-import type { EditBody, NodeView, PlacementView, Source } from './source';
+import type { AskedEdit, NodeView, PlacementView, Source } from './source';
 import { Structure } from './Structure';
 import { StyleGroups } from './StyleGroups';
 import { summary } from './summary';
@@ -28,7 +28,7 @@ type Props = {
   entering: boolean;
   onEntered: () => void;
   onPick: (node: string) => void;
-  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
 };
 
 /** Every box around the thing in hand, outermost on top, with what each contributes. */

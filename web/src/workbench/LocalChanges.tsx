@@ -1,9 +1,9 @@
-import type { EditBody, PlacementView } from './source';
+import type { AskedEdit, PlacementView } from './source';
 
 type Props = {
   placement: PlacementView;
   onPick: (node: string) => void;
-  onEdit: (edit: EditBody) => void;
+  onEdit: (edit: AskedEdit) => void;
 };
 
 /** Everything that differs at this placement, each removable. */

@@ -4,12 +4,12 @@ import type { Problem } from '../api/client';
 import { Button } from '../ui/Button';
 import { inputClass } from './FieldRow';
 import { takeLook, useTakenLook } from './lookInHand';
-import type { EditBody, LadderView, NodeView } from './source';
+import type { AskedEdit, LadderView, NodeView } from './source';
 
 type Props = {
   ladder: LadderView;
   node: NodeView;
-  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
 };
 
 /** The named styles and the colour scheme of the thing in hand; its look, to take and to lay on. */
@@ -17,7 +17,7 @@ export function Looks({ ladder, node, onEdit }: Props) {
   const taken = useTakenLook();
   const [making, setMaking] = useState(false);
   const [problem, setProblem] = useState('');
-  const run = async (edit: EditBody) => {
+  const run = async (edit: AskedEdit) => {
     const failed = await onEdit(edit);
     setProblem(failed?.message ?? '');
     return failed;
@@ -35,7 +35,7 @@ export function Looks({ ladder, node, onEdit }: Props) {
           <select
             value={ladder.scheme}
             className="border border-line bg-sheet px-1.5 py-[3px] rounded-[2px]"
-            onChange={(e) => void run({ type: 'SCHEME', node: node.id, value: e.target.value })}
+            onChange={(e) => void run({ type: 'SCHEME', node: node.id, scheme: e.target.value })}
           >
             <option value="">as the page</option>
             {ladder.schemes.map((scheme) => (
@@ -101,7 +101,7 @@ export function Looks({ ladder, node, onEdit }: Props) {
             onClick={() =>
               void run({
                 type: 'LAY_LOOK',
-                node: node.id,
+                nodes: [node.id],
                 look: taken.styles,
                 ids: [...taken.named],
               })
@@ -125,7 +125,7 @@ export function Looks({ ladder, node, onEdit }: Props) {
       {making && hasOwn && (
         <MakeStyle
           onMake={async (name) => {
-            const failed = await run({ type: 'MAKE_STYLE', node: node.id, value: name });
+            const failed = await run({ type: 'MAKE_STYLE', node: node.id, name });
             if (!failed) setMaking(false);
           }}
         />

@@ -5,7 +5,7 @@ import { Problem } from '../api/client';
 import { nodeView, workbenchAnswer } from '../testing/samples';
 import { History, Others, SavingState } from './BarParts';
 import { Notices } from './Notices';
-import { merged, type EditBody } from './source';
+import { merged, type AskedEdit } from './source';
 import type { Saving } from './useWorkbench';
 
 afterEach(cleanup);
@@ -19,7 +19,7 @@ function show(saving: Saving, meanwhile: readonly string[] = []) {
   return { ...said, ...view, press };
 }
 
-const mine: EditBody = { type: 'RENAME', node: 'map', value: 'mine' };
+const mine: AskedEdit = { type: 'RENAME', node: 'map', value: 'mine' };
 const sameNode = new Problem(409, 'Both changed', 'Tom changed it', 'urn:good-bones:same-node');
 const stale = new Problem(409, 'Changed meanwhile', 'It was changed', 'urn:good-bones:stale');
 const refused = new Problem(422, 'Refused', 'A row has 1 to 12 columns');

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Button } from '../ui/Button';
-import type { EditBody } from './source';
+import type { AskedEdit } from './source';
 import type { Saving } from './useWorkbench';
 
 type Props = {
@@ -9,7 +9,7 @@ type Props = {
   meanwhile: readonly string[];
   onDismiss: () => void;
   onReload: () => void;
-  onKeep: (edit: EditBody) => void;
+  onKeep: (edit: AskedEdit) => void;
 };
 
 /** What has to be said about an edit, over the foot of the frames. */

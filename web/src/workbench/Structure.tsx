@@ -3,14 +3,14 @@ import { Problem } from '../api/client';
 import { DraftInput } from './DraftInput';
 import type { DeviceKey } from './devices';
 import { ProblemLine } from './FieldRow';
-import type { EditBody, LadderView, NodeView } from './source';
+import type { AskedEdit, LadderView, NodeView } from './source';
 import { useDraft } from './useDraft';
 
 type Props = {
   ladder: LadderView;
   node: NodeView;
   device: DeviceKey;
-  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
 };
 
 const layouts: readonly (readonly [string, string, number])[] = [
@@ -73,7 +73,7 @@ export function Structure({ ladder, node, device, onEdit }: Props) {
 
 function RowShares({ ladder, node, device, onEdit }: Props) {
   const [problem, setProblem] = useState<Problem>();
-  const run = async (edit: EditBody) => {
+  const run = async (edit: AskedEdit) => {
     setProblem(await onEdit(edit));
   };
   return (

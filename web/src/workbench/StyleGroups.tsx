@@ -3,7 +3,7 @@ import { ChevronRight } from 'lucide-react';
 import type { Problem } from '../api/client';
 import { Mark } from '../ui/States';
 import type { DeviceKey } from './devices';
-import type { EditBody, LadderView, NodeView, StyleView } from './source';
+import type { AskedEdit, LadderView, NodeView, StyleView } from './source';
 import { StyleRow } from './StyleRow';
 
 const type = [
@@ -45,7 +45,7 @@ type Props = {
   /** A part of the name of the settings to show; empty for all. */
   find: string;
   site: string;
-  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
   onPick: (node: string) => void;
 };
 

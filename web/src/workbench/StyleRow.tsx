@@ -5,7 +5,7 @@ import type { Problem, Schemas } from '../api/client';
 import { DraftInput } from './DraftInput';
 import { ProblemLine } from './FieldRow';
 import type { DeviceKey } from './devices';
-import type { EditBody, NodeView, StyleView } from './source';
+import type { AskedEdit, NodeView, StyleView } from './source';
 import { useDraft } from './useDraft';
 
 type Props = {
@@ -18,7 +18,7 @@ type Props = {
   /** In whose look it is drawn. */
   site: string;
   tokens: readonly Schemas['TokenChoice'][];
-  onEdit: (edit: EditBody) => Promise<Problem | undefined>;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
   onPick: (node: string) => void;
 };
 
@@ -41,7 +41,6 @@ export function StyleRow({
   const setFor = (on: string, value: string) =>
     onEdit({
       type: 'STYLE',
-      node: node.id,
       nodes: [...nodes],
       property: style.property,
       device: on,
@@ -56,7 +55,7 @@ export function StyleRow({
       property: style.property,
       device,
       state,
-      on: down,
+      down,
     });
   const draft = useDraft(style.here, set);
   const alone = nodes.length === 1;

@@ -5,7 +5,7 @@ import { askBeforeLeaving } from '../ui/askBeforeLeaving';
 import { elementOf, escaped, linkAround, uncoloured } from './chosenWords';
 import { boxOf } from './geometry';
 import type { Canvas } from './LiveFrame';
-import type { EditBody, NodeView } from './source';
+import type { AskedEdit, NodeView } from './source';
 import { Typing, useHold } from './useDraft';
 import { LinkForm, Palette, Tool } from './WordTools';
 
@@ -15,7 +15,7 @@ type Props = {
   scale: number;
   /** In whose look it is drawn; empty for the house's. */
   site: string;
-  onEdit: (edit: EditBody) => Promise<unknown>;
+  onEdit: (edit: AskedEdit) => Promise<unknown>;
   onDone: () => void;
 };
 

@@ -29,7 +29,14 @@ import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
 import { Preview } from './Preview';
 import { ReferenceMenu, useReference } from './ReferencePicture';
 import { Rename } from './Rename';
-import type { EditBody, FitView, NodeView, Source, WorkbenchAnswer, WorkbenchView } from './source';
+import type {
+  AskedEdit,
+  FitView,
+  NodeView,
+  Source,
+  WorkbenchAnswer,
+  WorkbenchView,
+} from './source';
 import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
@@ -144,7 +151,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   }, [toFit, lookWhetherItFits]);
 
   const edit = useCallback(
-    async (body: EditBody): Promise<Problem | undefined> => {
+    async (body: AskedEdit): Promise<Problem | undefined> => {
       const drawings = [...canvases(), ...(drawn.current ? [drawn.current.canvas] : [])];
       if (idle()) for (const canvas of drawings) foretell(canvas, tree, view.fresh, body);
       const problem = await send(body);

@@ -1,6 +1,6 @@
 import type { DeviceKey } from './devices';
 import { holdsOthers } from './levels';
-import type { EditBody, FreshView, NodeView } from './source';
+import type { AskedEdit, FreshView, NodeView } from './source';
 import { siblingAfter, type Tree } from './tree';
 
 /** Where something new goes. */
@@ -59,18 +59,18 @@ export function spotFor(tree: Tree, may: May, node: NodeView, kind: string): Spo
   return { how: 'after', node: home.id, before: siblingAfter(tree, at) };
 }
 
-export function addTo(spot: Spot, what: Addable): EditBody {
+export function addTo(spot: Spot, what: Addable): AskedEdit {
   const shared = {
     kind: what.kind,
     ...(what.count > 0 ? { value: what.value, count: what.count } : {}),
   };
   return spot.how === 'beside'
-    ? { type: 'ADD_BESIDE', node: spot.node, on: true, ...shared }
+    ? { type: 'ADD_BESIDE', node: spot.node, after: true, ...shared }
     : { type: 'ADD', node: spot.node, before: spot.before, ...shared };
 }
 
 /** Moves a thing one place among its siblings; undefined where there is no such place. */
-export function moved(tree: Tree, node: NodeView, by: -1 | 1): EditBody | undefined {
+export function moved(tree: Tree, node: NodeView, by: -1 | 1): AskedEdit | undefined {
   const siblings = tree.children(node.parent);
   const at = siblings.findIndex((n) => n.id === node.id);
   const to = at + by;
@@ -79,12 +79,11 @@ export function moved(tree: Tree, node: NodeView, by: -1 | 1): EditBody | undefi
   return { type: 'MOVE', node: node.parent, nodes: [node.id], before: before ?? '' };
 }
 
-export function hidden(nodes: readonly NodeView[], device: DeviceKey): EditBody | undefined {
+export function hidden(nodes: readonly NodeView[], device: DeviceKey): AskedEdit | undefined {
   const [first] = nodes;
   if (!first) return undefined;
   return {
     type: 'HIDE',
-    node: first.id,
     nodes: nodes.map((node) => node.id),
     device,
     on: !first.hiddenOn.includes(device),

@@ -2,7 +2,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { sceneOf, type Scene } from '../testing/scene';
 import { foretell } from './foretell';
-import type { EditBody, FreshView } from './source';
+import type { AskedEdit, FreshView } from './source';
 
 const html = `
   <section class="section" data-node="map"><h2 class="heading" data-node="h">Plots</h2><div
@@ -34,8 +34,8 @@ beforeEach(() => {
   scene = sceneOf(html);
 });
 
-function after(edit: Omit<EditBody, 'node'> & { node?: string }): string {
-  foretell(scene.canvas, scene.tree, fresh, { node: 'page', ...edit });
+function after(edit: AskedEdit): string {
+  foretell(scene.canvas, scene.tree, fresh, edit);
   return scene.shown();
 }
 
@@ -50,7 +50,7 @@ describe('what is drawn before the server answers', () => {
   });
 
   it('puts a copy after what is duplicated, with no ids of its own', () => {
-    expect(after({ type: 'DUPLICATE', node: 'notice' })).toBe(
+    expect(after({ type: 'DUPLICATE', nodes: ['notice'] })).toBe(
       'map(h row(left(t u) right(p))) notice(n) new section(new text)',
     );
   });
@@ -81,28 +81,31 @@ describe('what is drawn before the server answers', () => {
   });
 
   it('puts things beside another in a row of two', () => {
-    expect(after({ type: 'ADD_BESIDE', node: 'n', kind: 'text', on: true })).toBe(
+    expect(after({ type: 'ADD_BESIDE', node: 'n', kind: 'text', after: true })).toBe(
       'map(h row(left(t u) right(p))) notice(new row(new column(n) new column(new text)))',
     );
-    expect(after({ type: 'MOVE_BESIDE', node: 'h', nodes: ['u', 't'], on: false })).toBe(
+    expect(after({ type: 'MOVE_BESIDE', node: 'h', nodes: ['u', 't'], after: false })).toBe(
       'map(new row(new column(t u) new column(h)) row(left right(p))) notice(new row(new column(n) new column(new text)))',
     );
   });
 });
 
 describe('what is not plain is left to the server', () => {
-  it.each<[string, Omit<EditBody, 'node'> & { node?: string }]>([
-    ['a column copied: the others give way', { type: 'DUPLICATE', node: 'left' }],
+  it.each<[string, AskedEdit]>([
+    ['a column copied: the others give way', { type: 'DUPLICATE', nodes: ['left'] }],
     ['a thing carried into a row gets a column', { type: 'MOVE', node: 'row', nodes: ['h'] }],
     ['a column carried elsewhere', { type: 'MOVE', node: 'notice', nodes: ['left'] }],
     ['a thing carried into itself', { type: 'MOVE', node: 'left', nodes: ['map'] }],
     ['something new in a row', { type: 'ADD', node: 'row', kind: 'text' }],
     ['a new column', { type: 'ADD', node: 'map', kind: 'column' }],
     ['a thing of which is not known how it looks', { type: 'ADD', node: 'map', kind: 'button' }],
-    ['beside a column', { type: 'ADD_BESIDE', node: 'left', kind: 'text', on: true }],
-    ['beside what is alone in its column', { type: 'ADD_BESIDE', node: 'p', kind: 'text' }],
-    ['beside a section', { type: 'ADD_BESIDE', node: 'map', kind: 'text', on: true }],
-    ['beside itself', { type: 'MOVE_BESIDE', node: 'n', nodes: ['notice'], on: true }],
+    ['beside a column', { type: 'ADD_BESIDE', node: 'left', kind: 'text', after: true }],
+    [
+      'beside what is alone in its column',
+      { type: 'ADD_BESIDE', node: 'p', kind: 'text', after: false },
+    ],
+    ['beside a section', { type: 'ADD_BESIDE', node: 'map', kind: 'text', after: true }],
+    ['beside itself', { type: 'MOVE_BESIDE', node: 'n', nodes: ['notice'], after: true }],
     ['what changes rules', { type: 'MIRROR', node: 'map' }],
     ['into what is gone', { type: 'ADD', node: 'gone', kind: 'text' }],
   ])('%s', (_, edit) => {

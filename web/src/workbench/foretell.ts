@@ -1,6 +1,6 @@
 import { fragmentOf } from './fragment';
 import type { Canvas } from './LiveFrame';
-import type { EditBody, FreshView } from './source';
+import type { Asked, AskedEdit, FreshView } from './source';
 import type { Tree } from './tree';
 
 /** Beside something stands what shares a row of two with it. */
@@ -16,11 +16,9 @@ export function foretell(
   canvas: Canvas,
   tree: Tree,
   fresh: readonly FreshView[],
-  edit: EditBody,
+  edit: AskedEdit,
 ): void {
-  const nodes = (edit.nodes?.length ? edit.nodes : [edit.node]).flatMap(
-    (id) => tree.byId.get(id) ?? [],
-  );
+  const nodes = ('nodes' in edit ? edit.nodes : []).flatMap((id) => tree.byId.get(id) ?? []);
   const carried = outermost(nodes.flatMap((node) => canvas.element(node.id) ?? []));
   /** Columns share a row with others, whose widths change with them. */
   const shared = nodes.some((node) => node.kind === 'column');
@@ -71,7 +69,7 @@ function outermost(elements: readonly Element[]): readonly Element[] {
 function drawn(
   canvas: Canvas,
   fresh: readonly FreshView[],
-  { kind, value, count }: Pick<EditBody, 'kind' | 'value' | 'count'>,
+  { kind, value, count }: Pick<Asked<'ADD'>, 'kind' | 'value' | 'count'>,
 ): readonly Element[] {
   const thing = fresh.find(
     (one) => one.kind === kind && one.value === (value ?? '') && one.count === (count ?? 0),
@@ -81,7 +79,7 @@ function drawn(
 }
 
 /** Puts things into the container that an edit names, before one of its children or at its end. */
-function put(canvas: Canvas, tree: Tree, edit: EditBody, things: readonly Element[]) {
+function put(canvas: Canvas, tree: Tree, edit: Asked<'ADD' | 'MOVE'>, things: readonly Element[]) {
   const page = tree.byId.get(edit.node)?.kind === 'page';
   const target = page ? canvas.doc.querySelector('main') : canvas.element(edit.node);
   if (!target || things.some((element) => element.contains(target))) return;
@@ -99,7 +97,7 @@ function putBeside(
   canvas: Canvas,
   tree: Tree,
   fresh: readonly FreshView[],
-  edit: EditBody,
+  edit: Asked<'ADD_BESIDE' | 'MOVE_BESIDE'>,
   things: readonly Element[],
 ) {
   const node = tree.byId.get(edit.node);
@@ -114,11 +112,11 @@ function putBeside(
   if (!row || !first || !second) return;
   change(canvas, target, () => {
     target.replaceWith(row);
-    (edit.on ? first : second).append(target);
+    (edit.after ? first : second).append(target);
   });
   for (const element of things) {
     change(canvas, element, () => {
-      (edit.on ? second : first).append(element);
+      (edit.after ? second : first).append(element);
     });
   }
 }

@@ -12,7 +12,9 @@ export type FitView = Schemas['FitView'];
 export type Pulse = Schemas['Pulse'];
 export type ClipView = Schemas['ClipView'];
 export type EditRequest = Schemas['EditRequest'];
-export type EditBody = Omit<EditRequest, 'version' | 'drawing'>;
+export type AskedEdit = Schemas['AskedEdit'];
+/** The edits of some types. */
+export type Asked<Type extends AskedEdit['type']> = Extract<AskedEdit, { type: Type }>;
 export type Setting = Schemas['Setting'];
 
 /** One thing that stands straight on the page. */

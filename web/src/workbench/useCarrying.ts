@@ -11,7 +11,7 @@ import { setDrag, currentDrag, type Drag } from './dragStore';
 import { landingAt, nodesAt, type Landing, type Load, type Point } from './geometry';
 import { holdsOthers } from './levels';
 import type { Canvas } from './LiveFrame';
-import type { EditBody, NodeView } from './source';
+import type { AskedEdit, NodeView } from './source';
 import type { Tree } from './tree';
 
 /** A surface with a drawing on it that things can be let go over. */
@@ -22,9 +22,9 @@ type Props = {
   inHand: readonly NodeView[];
   lead: () => Surface | undefined;
   drawing: () => Surface | undefined;
-  onEdit: (edit: EditBody) => Promise<unknown>;
+  onEdit: (edit: AskedEdit) => Promise<unknown>;
   onPick: (node: string, more: boolean) => void;
-  onLanded: (edit: EditBody) => void;
+  onLanded: (edit: AskedEdit) => void;
 };
 
 function pointOn({ element, scale }: Surface, { x, y }: Point): Point | undefined {
@@ -54,18 +54,18 @@ function inOutline(tree: Tree, at: Point, load: Load): Landing | undefined {
 }
 
 /** What has to be done to put a load down. */
-function editOf(landing: Landing, load: Load, item: Addable | undefined): EditBody {
+function editOf(landing: Landing, load: Load, item: Addable | undefined): AskedEdit {
   const fresh = item && {
     kind: item.kind,
     ...(item.count > 0 ? { value: item.value, count: item.count } : {}),
   };
   if (item?.kind === 'placement') {
-    return { type: 'PLACE', node: landing.target, before: landing.before, value: item.value };
+    return { type: 'PLACE', node: landing.target, before: landing.before, piece: item.value };
   }
   if (landing.how === 'beside') {
     return fresh
-      ? { type: 'ADD_BESIDE', node: landing.target, on: landing.after, ...fresh }
-      : { type: 'MOVE_BESIDE', node: landing.target, on: landing.after, nodes: [...load.nodes] };
+      ? { type: 'ADD_BESIDE', node: landing.target, after: landing.after, ...fresh }
+      : { type: 'MOVE_BESIDE', node: landing.target, after: landing.after, nodes: [...load.nodes] };
   }
   return fresh
     ? { type: 'ADD', node: landing.target, before: landing.before, ...fresh }

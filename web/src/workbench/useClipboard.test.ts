@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { renderHook } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { EditBody } from './source';
+import type { AskedEdit } from './source';
 import { useClipboard } from './useClipboard';
 
 const TYPE = 'application/x-good-bones+json';
@@ -20,7 +20,7 @@ function clipboardEvent(type: 'copy' | 'paste', held: Record<string, string> = {
 }
 
 function clipboard() {
-  const onPaste = vi.fn<(edit: EditBody) => void>();
+  const onPaste = vi.fn<(edit: AskedEdit) => void>();
   const { result } = renderHook(() =>
     useClipboard({ clip: () => Promise.resolve(clip), target: 'column', onPaste }),
   );

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import type { ClipView, EditBody } from './source';
+import type { ClipView, AskedEdit } from './source';
 
 const TYPE = 'application/x-good-bones+json';
 
@@ -12,7 +12,7 @@ type Props = {
   clip: () => Promise<ClipView>;
   /** Where things are pasted: the thing in hand. */
   target: string;
-  onPaste: (edit: EditBody) => void;
+  onPaste: (edit: AskedEdit) => void;
 };
 
 /**

@@ -3,14 +3,14 @@ import { hidden, moved } from './actions';
 import type { Point } from './geometry';
 import type { HandAction } from './HandBar';
 import { deedOf, type Deed } from './keys';
-import type { EditBody, NodeView } from './source';
+import type { AskedEdit, NodeView } from './source';
 import { stepFrom, type Tree } from './tree';
 import type { useHand } from './useHand';
 
 type Props = {
   tree: Tree;
   hand: ReturnType<typeof useHand>;
-  edit: (body: EditBody) => Promise<unknown>;
+  edit: (body: AskedEdit) => Promise<unknown>;
   undo: () => Promise<unknown>;
   redo: () => Promise<unknown>;
   /** The nodes that the last edit put down. */
@@ -52,13 +52,12 @@ export function useDeeds(props: Props) {
   const act = (action: HandAction, at: Point) => {
     const now = current();
     const nodes = now.id === inHand.id ? held.map((node) => node.id) : [now.id];
-    const several = { node: now.id, nodes };
     switch (action) {
       case 'add':
         props.onAdd(at);
         break;
       case 'duplicate':
-        void edit({ type: 'DUPLICATE', ...several });
+        void edit({ type: 'DUPLICATE', nodes });
         break;
       case 'copy':
         void copy();
@@ -80,14 +79,14 @@ export function useDeeds(props: Props) {
         break;
       case 'row':
       case 'box':
-        void edit({ type: 'WRAP', ...several, kind: action });
+        void edit({ type: 'WRAP', nodes, kind: action });
         break;
       case 'unwrap':
         void edit({ type: 'UNWRAP', node: now.id });
         break;
       case 'remove': {
         const next = heir(tree, now);
-        void edit({ type: 'REMOVE', ...several }).then((problem) => {
+        void edit({ type: 'REMOVE', nodes }).then((problem) => {
           if (!problem) pick(next.id);
         });
         break;

@@ -51,7 +51,7 @@ describe('edits', () => {
     await waitFor(() => {
       expect(held).toHaveLength(1);
     });
-    expect(held[0]?.request).toMatchObject({ value: 'one', version: 1, drawing: 'd1' });
+    expect(held[0]?.request).toMatchObject({ edit: { value: 'one' }, version: 1, drawing: 'd1' });
     expect(result.current.saving.state).toBe('saving');
     expect(result.current.idle()).toBe(false);
     await act(async () => {
@@ -61,7 +61,7 @@ describe('edits', () => {
     await waitFor(() => {
       expect(held).toHaveLength(2);
     });
-    expect(held[1]?.request).toMatchObject({ value: 'two', version: 2, drawing: 'd2' });
+    expect(held[1]?.request).toMatchObject({ edit: { value: 'two' }, version: 2, drawing: 'd2' });
     await act(async () => {
       held[1]?.give(workbenchAnswer({ version: 3, drawing: 'd3', made: ['new'] }));
       expect(await second).toBeUndefined();
@@ -97,7 +97,7 @@ describe('edits', () => {
       held[0]?.give(workbenchAnswer({ version: 3 }));
       await kept;
     });
-    expect(held[0]?.request).toMatchObject({ value: 'mine', over: true });
+    expect(held[0]?.request).toMatchObject({ edit: { value: 'mine' }, over: true });
     expect(result.current.typing.settled).toBe(1);
     await act(() => result.current.reload());
     expect(result.current.typing.settled).toBe(2);

@@ -4,7 +4,7 @@ import { Problem } from '../api/client';
 import { askBeforeLeaving } from '../ui/askBeforeLeaving';
 import {
   merged,
-  type EditBody,
+  type AskedEdit,
   type Source,
   type WorkbenchAnswer,
   type WorkbenchView,
@@ -13,7 +13,7 @@ import {
 export type Saving =
   | { state: 'saved' }
   | { state: 'saving' }
-  | { state: 'failed'; problem: Problem; again?: EditBody };
+  | { state: 'failed'; problem: Problem; again?: AskedEdit };
 
 function asProblem(error: unknown): Problem {
   return error instanceof Problem ? error : new Problem(0, 'Not saved', String(error));
@@ -51,7 +51,7 @@ export function useWorkbench(source: Source) {
   const run = useCallback(
     (
       change: (now: WorkbenchView) => Promise<WorkbenchAnswer>,
-      again?: EditBody,
+      again?: AskedEdit,
     ): Promise<Problem | undefined> => {
       waiting.current += 1;
       setSaving({ state: 'saving' });
@@ -74,8 +74,8 @@ export function useWorkbench(source: Source) {
   );
 
   const edit = useCallback(
-    (body: EditBody) =>
-      run(({ version, drawing }) => source.edit({ ...body, version, drawing }), body),
+    (asked: AskedEdit, over = false) =>
+      run(({ version, drawing }) => source.edit({ version, drawing, over, edit: asked }), asked),
     [run, source],
   );
   const undo = useCallback(() => run(source.undo), [run, source]);
@@ -88,8 +88,8 @@ export function useWorkbench(source: Source) {
   }, [query]);
   /** Makes an edit again, over what others changed in the same place. */
   const keep = useCallback(
-    async (body: EditBody) => {
-      const problem = await edit({ ...body, over: true });
+    async (body: AskedEdit) => {
+      const problem = await edit(body, true);
       if (!problem) setSettled((times) => times + 1);
     },
     [edit],

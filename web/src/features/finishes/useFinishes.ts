@@ -4,7 +4,7 @@ import { answer, api, Problem, type Schemas } from '../../api/client';
 
 export type Table = Schemas['Table'];
 export type TokenRow = Schemas['TokenRow'];
-export type FinishesEdit = Schemas['FinishesEditRequest'];
+export type FinishesEdit = Schemas['AskedStep'];
 export type Tried = Schemas['Tried'];
 
 const key = ['finishes'];
@@ -83,7 +83,9 @@ export function useTry(edit: FinishesEdit | undefined, look: string, page: strin
         wanted.current = undefined;
         try {
           const result = await answer(api.POST('/api/finishes/try', { body }));
-          setTried({ token: body.edit.token ?? '', of: body.edit.value ?? '', result });
+          if (body.edit.type === 'VALUE') {
+            setTried({ token: body.edit.token, of: body.edit.value, result });
+          }
         } catch {
           // What cannot be tried is not drawn; saving it says why.
         }

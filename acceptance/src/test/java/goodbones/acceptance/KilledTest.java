@@ -112,8 +112,10 @@ class KilledTest {
         visitor.write(
             "/api/pages/" + page + "/edits",
             Map.of(
-                "version", version, "type", "FIELD", "node", node, "field", "words", "value",
-                text));
+                "version",
+                version,
+                "edit",
+                Map.of("type", "FIELD", "node", node, "field", "words", "value", text)));
     if (answer.statusCode() == 200) {
       had.words.put(page + " " + node, text);
       had.steps++;
@@ -231,16 +233,18 @@ class KilledTest {
         Map.of(
             "version",
             version,
-            "type",
-            "STYLE",
-            "node",
-            "ob-section",
-            "property",
-            "padding-top",
-            "device",
-            "desktop",
-            "value",
-            "71px"));
+            "edit",
+            Map.of(
+                "type",
+                "STYLE",
+                "nodes",
+                List.of("ob-section"),
+                "property",
+                "padding-top",
+                "device",
+                "desktop",
+                "value",
+                "71px")));
     version = visitor.read("/api/pieces/" + PIECE + "/workbench" + at).path("version").asLong();
     assertThat(
             visitor

@@ -5,6 +5,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -119,9 +120,7 @@ final class Api {
   }
 
   static Map<String, Object> edit(long version, Object... parts) {
-    Map<String, Object> edit = parts(parts);
-    edit.put("version", version);
-    return edit;
+    return parts("version", version, "edit", parts(parts));
   }
 
   /** Changes the piece's radius and heading, adds a line, and releases it. */
@@ -141,8 +140,8 @@ final class Api {
         "opening-band",
         "type",
         "STYLE",
-        "node",
-        node,
+        "nodes",
+        List.of(node),
         "property",
         property,
         "device",
@@ -156,8 +155,8 @@ final class Api {
         "om-home",
         "type",
         "STYLE",
-        "node",
-        "om-opening/ob-button",
+        "nodes",
+        List.of("om-opening/ob-button"),
         "property",
         "border-radius",
         "device",

@@ -52,8 +52,8 @@ class LooksApiTest {
         page,
         "type",
         "STYLE",
-        "node",
-        node,
+        "nodes",
+        List.of(node),
         "property",
         property,
         "device",
@@ -75,7 +75,7 @@ class LooksApiTest {
     Api.Answer unknown =
         api.editPage("tv-home", "type", "NAMED_STYLES", "node", button, "ids", List.of("nope"));
     assertThat(unknown.detail()).contains("not to be had here");
-    Api.Answer gone = api.finish("type", "REMOVE_STYLE", "style", "s-quiet");
+    Api.Answer gone = api.finish("type", "REMOVE_STYLE", "site", "", "style", "s-quiet");
     assertThat(gone.detail()).contains("the page “Home” of Tern Valley Allotments");
   }
 
@@ -84,7 +84,7 @@ class LooksApiTest {
     styleOf("om-walk", "om-wa-h", "color", "{color.accent}");
     styleOf("om-walk", "om-wa-h", "letter-spacing", "1px");
     Api.Answer made =
-        api.editPage("om-walk", "type", "MAKE_STYLE", "node", "om-wa-h", "value", "Rust heading");
+        api.editPage("om-walk", "type", "MAKE_STYLE", "node", "om-wa-h", "name", "Rust heading");
     assertThat(made.status()).isEqualTo(200);
     JsonNode after = ladder("om-walk", "om-wa-h", "normal");
     assertThat(style(after, "color").path("css").asString()).isEqualTo("#8a3a22");
@@ -122,7 +122,15 @@ class LooksApiTest {
     look.path("styles").properties().forEach(e -> styles.put(e.getKey(), e.getValue().asString()));
     Api.Answer laid =
         api.editPage(
-            "sf-fares", "type", "LAY_LOOK", "node", "sf-fa-h2", "look", styles, "ids", List.of());
+            "sf-fares",
+            "type",
+            "LAY_LOOK",
+            "nodes",
+            List.of("sf-fa-h2"),
+            "look",
+            styles,
+            "ids",
+            List.of());
     assertThat(laid.status()).isEqualTo(200);
     JsonNode other = ladder("sf-fares", "sf-fa-h2", "normal");
     assertThat(other.path("look")).isEqualTo(look);
@@ -153,13 +161,14 @@ class LooksApiTest {
 
   @Test
   void aSchemeReachesEverythingInTheSection() {
-    api.editPage("sf-home", "type", "SCHEME", "node", "sf-words", "value", "dark");
+    api.editPage("sf-home", "type", "SCHEME", "node", "sf-words", "scheme", "dark");
     JsonNode text = style(ladder("sf-home", "sf-words-t", "normal"), "color");
     assertThat(text.path("css").asString()).isEqualTo("#ffffff");
     JsonNode ground = style(ladder("sf-home", "sf-words", "normal"), "background-color");
     assertThat(ground.path("source").asString()).isEqualTo("Scheme Dark");
     assertThat(ground.path("css").asString()).isEqualTo("#16303f");
-    assertThat(api.editPage("sf-home", "type", "SCHEME", "node", "sf-words", "value", "x").detail())
+    assertThat(
+            api.editPage("sf-home", "type", "SCHEME", "node", "sf-words", "scheme", "x").detail())
         .contains("There is no colour scheme");
   }
 

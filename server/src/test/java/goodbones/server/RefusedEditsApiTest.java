@@ -26,7 +26,7 @@ class RefusedEditsApiTest {
     String row = "sf-routes-row";
     String text = "sf-words-t";
     return Stream.of(
-        refused("says no “field”", "type", "FIELD", "node", text),
+        refused("“edit.field” is missing", "type", "FIELD", "node", text),
         refused("has no field “nope”", "type", "FIELD", "node", text, "field", "nope", "value", ""),
         refused(
             "level is a number from 1 to 6, not “two”",
@@ -62,8 +62,8 @@ class RefusedEditsApiTest {
             "There is no token “nope”",
             "type",
             "STYLE",
-            "node",
-            text,
+            "nodes",
+            List.of(text),
             "property",
             "color",
             "device",
@@ -74,8 +74,8 @@ class RefusedEditsApiTest {
             "not a style property",
             "type",
             "STYLE",
-            "node",
-            text,
+            "nodes",
+            List.of(text),
             "property",
             "colour",
             "device",
@@ -86,22 +86,22 @@ class RefusedEditsApiTest {
             "“watch”",
             "type",
             "STYLE",
-            "node",
-            text,
+            "nodes",
+            List.of(text),
             "property",
             "color",
             "device",
             "watch",
             "value",
             ""),
-        refused("There is nothing to set", "type", "SETTINGS", "node", text, "settings", List.of()),
+        refused("There is nothing to set", "type", "SETTINGS", "settings", List.of()),
         refused(
             "There is no colour scheme “nope”",
             "type",
             "SCHEME",
             "node",
             "sf-words",
-            "value",
+            "scheme",
             "nope"),
         refused(
             "That named style is not to be had here",
@@ -111,8 +111,8 @@ class RefusedEditsApiTest {
             text,
             "ids",
             List.of("nope")),
-        refused("1 to", "type", "MAKE_STYLE", "node", text, "value", " "),
-        refused("no settings of its own", "type", "MAKE_STYLE", "node", text, "value", "A new one"),
+        refused("1 to", "type", "MAKE_STYLE", "node", text, "name", " "),
+        refused("no settings of its own", "type", "MAKE_STYLE", "node", text, "name", "A new one"),
         refused("It comes from no piece", "type", "RESET", "node", text, "aspect", "content words"),
         refused("Only a placement can be held", "type", "HOLD", "node", text, "on", true),
         refused("tied to no piece", "type", "UNLINK", "node", text),
@@ -146,10 +146,10 @@ class RefusedEditsApiTest {
             text,
             "nodes",
             List.of("sf-words"),
-            "on",
+            "after",
             true),
-        refused("stays where it is", "type", "REMOVE", "node", PAGE),
-        refused("no revision of the piece “nope”", "type", "PLACE", "node", PAGE, "value", "nope"),
+        refused("stays where it is", "type", "REMOVE", "nodes", List.of(PAGE)),
+        refused("no revision of the piece “nope”", "type", "PLACE", "node", PAGE, "piece", "nope"),
         refused("no words in what was copied", "type", "PASTE_HTML", "node", PAGE, "value", "<hr>"),
         refused("", "type", "COLUMNS", "node", row, "device", "desktop", "value", "a third"),
         refused("at least one column", "type", "LAYOUT", "node", row, "value", "equal", "count", 0),
@@ -165,11 +165,23 @@ class RefusedEditsApiTest {
             "color",
             "device",
             "desktop",
-            "on",
+            "down",
             true),
         refused("", "type", "UNWRAP", "node", text),
-        refused("", "type", "WRAP", "node", "sf-words", "kind", "box"),
-        refused("", "type", "STYLE", "node", "gone", "property", "color", "device", "desktop"));
+        refused("", "type", "WRAP", "nodes", List.of("sf-words"), "kind", "box"),
+        refused(
+            "",
+            "type",
+            "STYLE",
+            "nodes",
+            List.of("gone"),
+            "property",
+            "color",
+            "device",
+            "desktop",
+            "value",
+            ""),
+        refused("", "type", "REMOVE", "nodes", List.of()));
   }
 
   @ParameterizedTest
@@ -191,13 +203,18 @@ class RefusedEditsApiTest {
     Api api = new Api(mvc);
     Api.Answer unknown = api.editPage(PAGE, "type", "EXPLODE", "node", PAGE);
     assertThat(unknown.status()).isEqualTo(400);
-    assertThat(unknown.detail()).contains("“EXPLODE” cannot be “type”", "one of [FIELD, MARKED");
+    assertThat(unknown.detail())
+        .contains("“EXPLODE” is no “type” of “edit”", "one of FIELD, MARKED");
     String edits = "/api/pages/" + PAGE + "/edits";
     assertThat(api.write(edits, java.util.Map.of("version", "soon")).detail())
         .contains("“soon” cannot be “version”");
     assertThat(api.write(edits, List.of(1)).detail()).contains("It is missing, or of another kind");
-    assertThat(api.write(edits, java.util.Map.of("type", "ADD", "nodes", "one")).detail())
-        .contains("“nodes” is missing, or of another kind");
+    assertThat(
+            api.write(
+                    edits,
+                    java.util.Map.of("edit", java.util.Map.of("type", "REMOVE", "nodes", "one")))
+                .detail())
+        .contains("“edit.nodes” is missing, or of another kind");
     assertThat(api.read("/api/pages/nope/workbench").status()).isEqualTo(404);
     assertThat(api.read("/api/pages/" + PAGE + "/ladder?node=gone&device=desktop").status())
         .isBetween(400, 422);

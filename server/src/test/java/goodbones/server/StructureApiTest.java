@@ -34,6 +34,18 @@ class StructureApiTest {
     return answer.body().path("made").path(0).asString();
   }
 
+  private Api.Answer edited(JsonNode had, Map<String, Object> edit) {
+    return api.write(
+        "/api/pages/" + page + "/edits",
+        Api.parts(
+            "version",
+            had.path("version").asLong(),
+            "drawing",
+            had.path("drawing").asString(),
+            "edit",
+            edit));
+  }
+
   private Api.Answer on(long version, Object... parts) {
     return api.write("/api/pages/" + page + "/edits", Api.edit(version, parts));
   }
@@ -53,7 +65,7 @@ class StructureApiTest {
   @Test
   void anElementNeedsNothingAroundItAndTwoSideBySideGetARow() {
     String heading = added("type", "ADD", "node", page, "kind", "heading");
-    added("type", "ADD_BESIDE", "node", heading, "on", true, "kind", "text");
+    added("type", "ADD_BESIDE", "node", heading, "after", true, "kind", "text");
     assertThat(kinds(api.page(page))).containsExactly("row", "column", "heading", "column", "text");
     api.write("/api/pages/" + page + "/undo", Map.of("version", version()));
     assertThat(kinds(api.page(page))).containsExactly("heading");
@@ -65,18 +77,7 @@ class StructureApiTest {
     String first = added("type", "ADD", "node", page, "kind", "section");
     String second = added("type", "ADD", "node", page, "kind", "section");
     JsonNode view = api.page(page);
-    JsonNode answer =
-        on(
-                view.path("version").asLong(),
-                "drawing",
-                view.path("drawing").asString(),
-                "type",
-                "ADD",
-                "node",
-                second,
-                "kind",
-                "text")
-            .body();
+    JsonNode answer = edited(view, Api.parts("type", "ADD", "node", second, "kind", "text")).body();
     assertThat(answer.path("blocks").path(0).path("id").asString()).isEqualTo(first);
     assertThat(answer.path("blocks").path(0).path("html").isNull()).isTrue();
     assertThat(answer.path("blocks").path(1).path("html").asString()).contains("A new line");
@@ -91,11 +92,8 @@ class StructureApiTest {
         .doesNotHaveDuplicates();
     for (JsonNode thing : view.path("fresh")) {
       JsonNode before = api.page(page);
-      Map<String, Object> parts = new java.util.LinkedHashMap<>();
-      parts.putAll(Map.of("type", "ADD", "node", page));
-      parts.put("version", before.path("version").asLong());
-      parts.put("drawing", before.path("drawing").asString());
-      parts.put("kind", thing.path("kind").asString());
+      Map<String, Object> parts =
+          Api.parts("type", "ADD", "node", page, "kind", thing.path("kind").asString());
       if (thing.path("count").asInt() > 0) {
         parts.put("value", thing.path("value").asString());
         parts.put("count", thing.path("count").asInt());
@@ -103,7 +101,7 @@ class StructureApiTest {
       if (thing.path("kind").asString().equals("column")) {
         continue;
       }
-      JsonNode answer = api.write("/api/pages/" + page + "/edits", parts).body();
+      JsonNode answer = edited(before, parts).body();
       assertThat(answer.path("css").isNull()).as("the same rules after %s", thing).isTrue();
       assertThat(answer.path("fresh").isNull()).isTrue();
       JsonNode block = answer.path("blocks").path(answer.path("blocks").size() - 1);
@@ -126,24 +124,17 @@ class StructureApiTest {
     assertThat(other.status()).isEqualTo(200);
     assertThat(other.body().path("merged").path(0).asString()).contains("change words");
     assertThat(Api.html(api.page(page))).contains("Theirs", "Mine");
+    Map<String, Object> mine =
+        Api.parts("type", "FIELD", "node", heading, "field", "words", "value", "Mine too");
     Api.Answer same = words(old, heading, "Mine too");
     assertThat(same.status()).isEqualTo(409);
     assertThat(same.body().path("type").asString()).endsWith(":same-node");
     assertThat(same.detail()).contains("Nothing was overwritten", "keep yours");
     assertThat(Api.html(api.page(page))).doesNotContain("Mine too");
     assertThat(
-            on(
-                    old,
-                    "over",
-                    true,
-                    "type",
-                    "FIELD",
-                    "node",
-                    heading,
-                    "field",
-                    "words",
-                    "value",
-                    "Mine too")
+            api.write(
+                    "/api/pages/" + page + "/edits",
+                    Api.parts("version", old, "over", true, "edit", mine))
                 .status())
         .isEqualTo(200);
     assertThat(Api.html(api.page(page))).contains("Mine too");
@@ -194,8 +185,8 @@ class StructureApiTest {
         page,
         "type",
         "STYLE",
-        "node",
-        section,
+        "nodes",
+        List.of(section),
         "property",
         "min-height",
         "device",
@@ -223,8 +214,6 @@ class StructureApiTest {
         page,
         "type",
         "STYLE",
-        "node",
-        one,
         "nodes",
         List.of(one, two),
         "property",

@@ -96,7 +96,8 @@ class WorkbenchApiTest {
 
   private Api.Answer turn(String way) {
     return api.write(
-        "/api/pages/sf-home/" + way, Api.edit(api.page("sf-home").path("version").asLong()));
+        "/api/pages/sf-home/" + way,
+        Api.parts("version", api.page("sf-home").path("version").asLong()));
   }
 
   @Test
@@ -119,8 +120,8 @@ class WorkbenchApiTest {
     Object[] radius = {
       "type",
       "STYLE",
-      "node",
-      "om-opening/ob-button",
+      "nodes",
+      List.of("om-opening/ob-button"),
       "property",
       "border-radius",
       "device",

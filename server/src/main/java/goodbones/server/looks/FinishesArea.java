@@ -5,7 +5,6 @@ import goodbones.document.References;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.history.History;
 import goodbones.server.library.Pieces;
-import goodbones.server.looks.FinishesViews.FinishesEditRequest;
 import goodbones.server.looks.FinishesViews.FinishesPlan;
 import goodbones.server.problems.BadInput;
 import goodbones.server.sites.SiteInfo;
@@ -35,7 +34,6 @@ class FinishesArea {
   private final Pieces pieces;
   private final Reaching reaching;
   private final Users users;
-  private final StepReader steps;
   private final FinishesTable table;
 
   FinishesArea(
@@ -44,14 +42,12 @@ class FinishesArea {
       Pieces pieces,
       Reaching reaching,
       Users users,
-      StepReader steps,
       FinishesTable table) {
     this.store = store;
     this.sites = sites;
     this.pieces = pieces;
     this.reaching = reaching;
     this.users = users;
-    this.steps = steps;
     this.table = table;
   }
 
@@ -61,12 +57,12 @@ class FinishesArea {
    * @throws BadInput if something that is to go is still in use
    */
   @Transactional
-  public FinishesViews.Table edit(FinishesEditRequest request) {
+  public FinishesViews.Table edit(AskedStep asked) {
     AllFinishes all = store.all();
-    StepReader.Read read = steps.read(all, request);
-    if (request.type() == FinishesEditRequest.Type.REMOVE_TOKEN) {
+    ReadStep read = asked.read(new StepAim(all, sites));
+    if (asked instanceof TokenStep.RemoveToken removal) {
       // Said before the finishes themselves find an alias that leads nowhere.
-      String id = request.token() == null ? "" : request.token();
+      String id = removal.token();
       refuseIfUsed(
           all.house().token(id).map(Token::name).orElse(id), users.now(all).ofToken(id), REPLACE);
     }

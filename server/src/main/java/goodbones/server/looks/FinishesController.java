@@ -10,6 +10,7 @@ import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.server.sites.Sites;
 import goodbones.style.FinishesStep;
+import jakarta.validation.Valid;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
@@ -73,7 +74,7 @@ class FinishesController {
   }
 
   @PostMapping("/edits")
-  FinishesViews.Table edit(@RequestBody FinishesViews.FinishesEditRequest edit) {
+  FinishesViews.Table edit(@Valid @RequestBody AskedStep edit) {
     return area.edit(edit);
   }
 
@@ -88,12 +89,12 @@ class FinishesController {
   }
 
   @PostMapping("/try")
-  FinishesViews.Tried tried(@RequestBody FinishesViews.TryRequest request) {
+  FinishesViews.Tried tried(@Valid @RequestBody FinishesViews.TryRequest request) {
     return pictures.withPixels(() -> trying.tried(request));
   }
 
   @PostMapping("/reach")
-  FinishesViews.Reached reached(@RequestBody FinishesViews.FinishesEditRequest edit) {
+  FinishesViews.Reached reached(@Valid @RequestBody AskedStep edit) {
     return pictures.withPixels(() -> trying.reached(edit));
   }
 

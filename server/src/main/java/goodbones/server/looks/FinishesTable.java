@@ -191,7 +191,7 @@ class FinishesTable {
       if (!Catalogue.styles(kind).isEmpty()) {
         rows.add(
             new StyleRow(
-                StepReader.KIND + kind.word(),
+                StyleStep.KIND + kind.word(),
                 "Every " + kind.word(),
                 "",
                 "",

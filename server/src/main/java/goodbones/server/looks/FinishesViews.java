@@ -1,5 +1,6 @@
 package goodbones.server.looks;
 
+import jakarta.validation.Valid;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -92,64 +93,13 @@ final class FinishesViews {
 
   record PropertyView(String property, String label, String type, String form) {}
 
-  /** Which token, or which setting of which style, is to be what. */
-  record FinishesEditRequest(
-      Type type,
-      @Nullable String site,
-      @Nullable String token,
-      @Nullable String style,
-      @Nullable String scheme,
-      @Nullable String name,
-      @Nullable String kind,
-      @Nullable String property,
-      @Nullable String device,
-      @Nullable String state,
-      @Nullable String value,
-      @Nullable String expected,
-      @Nullable String by) {
-
-    /** What to do; in brackets what it needs. */
-    enum Type {
-      /** (site, token, value, expected) An empty value goes back to the house's. */
-      VALUE,
-      /** (name, kind, value) */
-      ADD_TOKEN,
-      /** (token, name) */
-      RENAME_TOKEN,
-      /** (token, value) */
-      DESCRIBE_TOKEN,
-      /** (token) Refused while anything refers to it. */
-      REMOVE_TOKEN,
-      /** (token, by) */
-      REPLACE_TOKEN,
-      /** (site, name, by) */
-      ADD_STYLE,
-      /** (site, style, property, device, state, value) */
-      SET_STYLE,
-      /** (site, style, name) */
-      RENAME_STYLE,
-      /** (site, style, by) An empty one lets it stand alone. */
-      BASE_STYLE,
-      /** (site, style) */
-      REMOVE_STYLE,
-      /** (name) */
-      ADD_SCHEME,
-      /** (scheme, token, value) */
-      SET_SCHEME,
-      /** (scheme, name) */
-      RENAME_SCHEME,
-      /** (scheme) */
-      REMOVE_SCHEME
-    }
-  }
-
   /**
    * An edit to be tried without being kept.
    *
    * @param look the site in whose look the specimen is drawn; empty for the house's
    * @param page the page to draw; empty for the specimen
    */
-  record TryRequest(FinishesEditRequest edit, String look, String page) {}
+  record TryRequest(@Valid AskedStep edit, String look, String page) {}
 
   /**
    * What an edit would look like.

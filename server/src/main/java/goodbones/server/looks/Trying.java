@@ -8,7 +8,6 @@ import goodbones.library.Shown;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.looks.FinishesViews.ColourPair;
 import goodbones.server.looks.FinishesViews.ColourView;
-import goodbones.server.looks.FinishesViews.FinishesEditRequest;
 import goodbones.server.looks.FinishesViews.ReachView;
 import goodbones.server.looks.FinishesViews.Tried;
 import goodbones.server.problems.BadInput;
@@ -49,7 +48,6 @@ class Trying {
   private final SiteLooks looks;
   private final Measures measures;
   private final Reaching reaching;
-  private final StepReader steps;
   private final Frames frames;
 
   Trying(
@@ -58,14 +56,12 @@ class Trying {
       SiteLooks looks,
       Measures measures,
       Reaching reaching,
-      StepReader steps,
       Frames frames) {
     this.store = store;
     this.sites = sites;
     this.looks = looks;
     this.measures = measures;
     this.reaching = reaching;
-    this.steps = steps;
     this.frames = frames;
   }
 
@@ -75,14 +71,14 @@ class Trying {
     AllFinishes before = store.all();
     AllFinishes after;
     try {
-      after = before.after(steps.read(before, request.edit()).step()).finishes();
+      after = before.after(request.edit().read(new StepAim(before, sites)).step()).finishes();
     } catch (TokenProblem | IllegalArgumentException | BadInput refused) {
       String html = html(request.look(), request.page(), before.of(request.look()));
       return new Tried(String.valueOf(refused.getMessage()), "", html, List.of(), null);
     }
     String html = html(request.look(), request.page(), after.of(request.look()));
-    Optional<Token> token = after.house().token(token(request.edit()));
-    String css = token.map(t -> after.of(site(request.edit())).worth(t.id()).css()).orElse("");
+    Optional<Token> token = after.house().token(request.edit().token());
+    String css = token.map(t -> after.of(request.edit().site()).worth(t.id()).css()).orElse("");
     return new Tried(
         "",
         css,
@@ -94,7 +90,7 @@ class Trying {
   /** What follows the token in the look that is drawn; nothing where another value stands there. */
   private static List<FinishesViews.Followers> follows(
       Token token, FinishesViews.TryRequest request, AllFinishes finishes) {
-    String scope = site(request.edit());
+    String scope = request.edit().site();
     boolean concerned =
         scope.equals(request.look())
             || scope.isEmpty() && !finishes.own(request.look()).values().containsKey(token.id());
@@ -116,27 +112,21 @@ class Trying {
     return look.followers(token.id()).stream().map(Token::property).toList();
   }
 
-  private static String token(FinishesEditRequest edit) {
-    return edit.token() == null ? "" : edit.token();
-  }
-
-  private static String site(FinishesEditRequest edit) {
-    return edit.site() == null ? "" : edit.site();
-  }
-
   private static boolean isColour(Optional<Token> token) {
     return token.filter(t -> t.type() == TokenType.COLOR).isPresent();
   }
 
   /** Says how far an edit would go, without keeping it. */
   @Transactional(readOnly = true)
-  public FinishesViews.Reached reached(FinishesEditRequest edit) {
+  public FinishesViews.Reached reached(AskedStep edit) {
     AllFinishes before = store.all();
-    AllFinishes after = before.after(steps.read(before, edit).step()).finishes();
-    String scope = site(edit);
+    AllFinishes after = before.after(edit.read(new StepAim(before, sites)).step()).finishes();
+    String scope = edit.site();
     return new FinishesViews.Reached(
         reach(scope, before, after),
-        isColour(after.house().token(token(edit))) ? pairs(token(edit), scope, after) : List.of());
+        isColour(after.house().token(edit.token()))
+            ? pairs(edit.token(), scope, after)
+            : List.of());
   }
 
   private ReachView reach(String scope, AllFinishes before, AllFinishes after) {
@@ -170,10 +160,10 @@ class Trying {
   public String sample(String siteId, String styleId) {
     SiteFinishes finishes = store.draftFor(siteId);
     SiteInfo site = site(siteId);
-    boolean ofKind = styleId.startsWith(StepReader.KIND);
+    boolean ofKind = styleId.startsWith(StyleStep.KIND);
     Kind kind =
         ofKind
-            ? Kind.ofWord(styleId.substring(StepReader.KIND.length()))
+            ? Kind.ofWord(styleId.substring(StyleStep.KIND.length()))
             : mostUsedOn(styleId)
                 .or(() -> finishes.namedStyle(styleId).map(Specimen::kindFor))
                 .orElse(Kind.TEXT);

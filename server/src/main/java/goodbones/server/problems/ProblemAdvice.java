@@ -14,6 +14,7 @@ import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -22,6 +23,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 
 /** Turns errors into problem details (RFC 9457). */
 @RestControllerAdvice
@@ -149,11 +151,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
       org.springframework.web.context.request.WebRequest request) {
     String said =
         e.getBindingResult().getFieldErrors().stream()
-            .map(fault -> "“" + fault.getField() + "” " + fault.getDefaultMessage())
+            .map(ProblemAdvice::said)
             .sorted()
             .collect(Collectors.joining("; "));
     return org.springframework.http.ResponseEntity.unprocessableContent()
         .body(problem(HttpStatus.UNPROCESSABLE_CONTENT, "bad-input", "This cannot be taken", said));
+  }
+
+  private static String said(FieldError fault) {
+    String message = String.valueOf(fault.getDefaultMessage());
+    boolean sentence = Character.isUpperCase(message.charAt(0));
+    return sentence ? message : "“" + fault.getField() + "” " + message;
   }
 
   /** A request that is no JSON, or has something in it that the description of the API does not. */
@@ -178,6 +186,16 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
       return wrong.getTargetType().isEnum()
           ? what + "; it is one of " + List.of(wrong.getTargetType().getEnumConstants())
           : what;
+    }
+    if (json instanceof InvalidTypeIdException unknown) {
+      return "“"
+          + unknown.getTypeId()
+          + "” is no “type” of “"
+          + where(json)
+          + "”; it is one of "
+          + Choices.of(unknown.getBaseType().getRawClass())
+              .map(Choices::word)
+              .collect(Collectors.joining(", "));
     }
     if (json instanceof StreamReadException) {
       return "It is no JSON: " + json.getOriginalMessage();

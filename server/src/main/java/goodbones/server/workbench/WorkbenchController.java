@@ -11,6 +11,7 @@ import goodbones.server.library.RevisionInfo;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import goodbones.server.workbench.Workbenches.Which;
+import jakarta.validation.Valid;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -121,7 +122,7 @@ class WorkbenchController {
   Views.Workbench editPiece(
       @PathVariable String id,
       @RequestParam String site,
-      @RequestBody EditRequest edit,
+      @Valid @RequestBody EditRequest edit,
       Principal user) {
     return workbenches.edit(Which.piece(id, site), edit, user.getName());
   }
@@ -284,7 +285,8 @@ class WorkbenchController {
   }
 
   @PostMapping("/pages/{id}/edits")
-  Views.Workbench editPage(@PathVariable String id, @RequestBody EditRequest edit, Principal user) {
+  Views.Workbench editPage(
+      @PathVariable String id, @Valid @RequestBody EditRequest edit, Principal user) {
     return workbenches.edit(Which.page(id), edit, user.getName());
   }
 

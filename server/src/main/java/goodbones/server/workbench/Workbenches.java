@@ -119,7 +119,7 @@ class Workbenches {
   }
 
   private Views.Workbench edited(Desk desk, EditRequest request, String who) {
-    EditReader.Read read = new EditReader(desk, pictures, new KnownHere(desk)).read(request);
+    ReadEdit read = request.edit().read(new Aim(desk, pictures, new KnownHere(desk)));
     Node before = desk.shown().root();
     Set<NodeId> touched = Touched.by(read.edit(), before);
     List<String> merged = merged(desk, request, touched);

@@ -1,0 +1,140 @@
+package goodbones.server.workbench;
+
+import goodbones.document.Device;
+import goodbones.document.Edit;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Refused;
+import goodbones.document.State;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
+import goodbones.library.Origin;
+import goodbones.library.Shown;
+import goodbones.server.pictures.Pictures;
+import goodbones.server.problems.BadInput;
+import goodbones.structure.Bench;
+import goodbones.structure.Landing;
+import goodbones.structure.RowEdits;
+import goodbones.structure.Sieve;
+import goodbones.style.SiteFinishes;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** What an edit is aimed at: the document on a desk as it is shown, and what there is to use. */
+final class Aim {
+  private final Desk desk;
+  private final Pictures pictures;
+  private final Sieve.Known known;
+  private final Bench bench;
+
+  Aim(Desk desk, Pictures pictures, Sieve.Known known) {
+    this.desk = desk;
+    this.pictures = pictures;
+    this.known = known;
+    this.bench = desk.bench();
+  }
+
+  Shown shown() {
+    return desk.shown();
+  }
+
+  SiteFinishes finishes() {
+    return desk.look();
+  }
+
+  Pictures pictures() {
+    return pictures;
+  }
+
+  Sieve.Known known() {
+    return known;
+  }
+
+  Bench bench() {
+    return bench;
+  }
+
+  Landing landing() {
+    return new Landing(bench);
+  }
+
+  /**
+   * @throws Refused if it is not there any more
+   */
+  Node node(String id) {
+    NodeId wanted = NodeId.of(id);
+    return shown().root().find(wanted).orElseThrow(() -> Refused.gone(wanted));
+  }
+
+  List<Node> nodes(List<String> ids) {
+    return ids.stream().map(this::node).toList();
+  }
+
+  static List<NodeId> ids(List<String> ids) {
+    return ids.stream().map(NodeId::of).toList();
+  }
+
+  static Optional<NodeId> before(@Nullable String sibling) {
+    return Optional.ofNullable(sibling).filter(id -> !id.isEmpty()).map(NodeId::of);
+  }
+
+  /** What several things are called together. */
+  String titles(List<String> ids) {
+    return ids.size() == 1
+        ? shown().root().find(NodeId.of(ids.get(0))).map(Wording::title).orElse("it")
+        : ids.size() + " things";
+  }
+
+  /** Where a node comes from. */
+  Origin origin(Node node, String otherwise) {
+    return shown().origin(node.id()).orElseThrow(() -> Refused.at(node, otherwise));
+  }
+
+  static StyleKey key(String property, String device, @Nullable String state) {
+    return new StyleKey(
+        StyleProperty.ofKey(property),
+        Device.ofWord(device),
+        state == null ? State.NORMAL : State.ofWord(state));
+  }
+
+  static Edit group(List<Node> nodes, Function<Node, Edit> edit) {
+    return nodes.size() == 1
+        ? edit.apply(nodes.get(0))
+        : new Edit.Group(nodes.stream().map(edit).toList());
+  }
+
+  /** Sets what was typed; nothing typed takes the node's own value away. */
+  Edit setting(Node node, StyleKey key, String text) {
+    String typed = text.strip();
+    Optional<StyleValue> value =
+        typed.isEmpty() ? Optional.empty() : Optional.of(finishes().read(typed));
+    value.ifPresent(v -> finishes().require(key.property(), v));
+    Edit edit = new Edit.SetStyle(node.id(), key, value);
+    Optional<Edit> stacked =
+        key.property() == StyleProperty.COLUMNS
+            ? RowEdits.stacked(node, key.device())
+            : Optional.empty();
+    return stacked.map(s -> (Edit) new Edit.Group(List.of(edit, s))).orElse(edit);
+  }
+
+  /**
+   * @throws BadInput if one of them is not to be had here
+   */
+  void requireNamedStyles(List<String> ids) {
+    for (String id : ids) {
+      if (desk.namedStyles().stream().noneMatch(style -> style.id().equals(id))) {
+        throw new BadInput(
+            "ids",
+            "That named style is not to be had here"
+                + finishes()
+                    .namedStyle(id)
+                    .map(style -> ": “" + style.name() + "” is this client’s own")
+                    .orElse("")
+                + "; choose one from the list");
+      }
+    }
+  }
+}

@@ -1,0 +1,122 @@
+package goodbones.server.workbench;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import goodbones.document.Catalogue;
+import goodbones.document.Edit;
+import goodbones.document.Field;
+import goodbones.document.FieldValue;
+import goodbones.document.Node;
+import goodbones.document.Refused;
+import goodbones.exchange.MarkedHtml;
+import goodbones.server.pictures.Pictures;
+import goodbones.server.problems.BadInput;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Words, pictures, links, and what a thing is called. */
+sealed interface ContentEdit extends AskedEdit {
+  /**
+   * Fills a field.
+   *
+   * @param value words, an address, a level or a picture's id; an empty picture takes it away
+   * @param alt a picture's alternative text
+   */
+  @JsonTypeName("FIELD")
+  record SetField(String node, String field, String value, @Nullable String alt)
+      implements ContentEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node on = aim.node(node);
+      Field wanted = fieldOf(on, field, "has no field “" + field + "”");
+      return fill(on, wanted, content(wanted, on.content().get(field), aim.pictures()));
+    }
+
+    private Optional<FieldValue> content(
+        Field wanted, @Nullable FieldValue before, Pictures pictures) {
+      return switch (wanted.type()) {
+        case WORDS -> Optional.of(words(before, value.replace("\r\n", "\n")));
+        case LINK -> Optional.of(new FieldValue.Link(value.strip()));
+        case LEVEL -> Optional.of(new FieldValue.Level(level(value)));
+        case PICTURE -> {
+          if (value.isBlank()) {
+            yield Optional.empty();
+          }
+          if (!pictures.exists(value)) {
+            throw new BadInput(
+                "value", "There is no picture “" + value + "”; choose one from the list");
+          }
+          yield Optional.of(new FieldValue.Picture(value, alt == null ? "" : alt));
+        }
+      };
+    }
+
+    private static FieldValue words(@Nullable FieldValue before, String text) {
+      return before instanceof FieldValue.Words words
+          ? words.retyped(text)
+          : new FieldValue.Words(text);
+    }
+
+    private static int level(String value) {
+      try {
+        return Integer.parseInt(value.strip());
+      } catch (NumberFormatException e) {
+        throw new BadInput(
+            "value", "A heading's level is a number from 1 to 6, not “" + value + "”");
+      }
+    }
+  }
+
+  /**
+   * Words that were edited on the canvas.
+   *
+   * @param value HTML, of which what words can be marked with is taken
+   */
+  @JsonTypeName("MARKED")
+  record SetMarked(String node, String field, String value) implements ContentEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node on = aim.node(node);
+      FieldValue words = MarkedHtml.words(value);
+      return fill(on, fieldOf(on, field, "has no words"), Optional.of(words));
+    }
+  }
+
+  /** Gives a thing a name. */
+  @JsonTypeName("RENAME")
+  record Rename(String node, String value) implements ContentEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node on = aim.node(node);
+      return new ReadEdit(new Edit.Rename(on.id(), value), "rename " + Wording.title(on));
+    }
+  }
+
+  /** Makes a field a slot, or fixes it. */
+  @JsonTypeName("SLOT")
+  record SetSlot(String node, String field, boolean on) implements ContentEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node at = aim.node(node);
+      return new ReadEdit(
+          new Edit.SetSlot(at.id(), field, on),
+          (on ? "make a slot of " : "fix ") + field + " of " + Wording.title(at));
+    }
+  }
+
+  private static Field fieldOf(Node node, String key, String otherwise) {
+    return Catalogue.field(node.kind(), key)
+        .orElseThrow(() -> Refused.at(node, "A " + node.kind().word() + " " + otherwise));
+  }
+
+  private static ReadEdit fill(Node node, Field field, Optional<FieldValue> content) {
+    content
+        .flatMap(field::faultOf)
+        .ifPresent(
+            fault -> {
+              throw Refused.at(node, fault);
+            });
+    return new ReadEdit(
+        new Edit.SetContent(node.id(), field.key(), content),
+        "change " + field.label().toLowerCase() + " of " + node.kind().word());
+  }
+}
