@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
 import { inputClass } from '../../workbench/FieldRow';
 import type { Parts } from './parts';
-import type { Table } from './useFinishes';
+import type { Table } from './table';
 
 const types = [
   { key: 'color', title: 'Colour', group: 'color', value: '#1d3a4c' },

@@ -3,7 +3,8 @@ import { ratio } from '../../ui/count';
 import { FromPicture } from './FromPicture';
 import { Slider } from './Slider';
 import { Swatch } from './Swatch';
-import type { Table, Tried } from './useFinishes';
+import type { Table } from './table';
+import type { Tried } from './useFinishes';
 
 type Props = {
   css: string;

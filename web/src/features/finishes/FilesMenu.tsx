@@ -3,11 +3,12 @@ import { answer, api, type Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
-import type { Table } from './useFinishes';
+import { lookedAt, type Table } from './table';
+import type { Change } from './useFinishes';
 
 type Props = {
   table: Table;
-  run: (change: () => Promise<Table>) => Promise<Problem | undefined>;
+  run: (change: Change) => Promise<Problem | undefined>;
 };
 
 /** Token files, in and out, for the house and for each client. */
@@ -59,7 +60,7 @@ function Files({ table, run }: Props) {
     setProblem('');
     setSaid(undefined);
     const json = await file.text();
-    const failed = await run(async () => {
+    const failed = await run(async (had) => {
       const imported = await answer(
         api.POST('/api/finishes/tokens', {
           params: { query: { site } },
@@ -69,7 +70,7 @@ function Files({ table, run }: Props) {
         }),
       );
       setSaid(imported);
-      return answer(api.GET('/api/finishes'));
+      return lookedAt(had);
     });
     setProblem(failed?.message ?? '');
   };

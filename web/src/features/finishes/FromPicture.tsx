@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { Button } from '../../ui/Button';
-import type { Table } from './useFinishes';
+import type { Table } from './table';
 
 type Props = { table: Table; site: string; onTake: (css: string) => void };
 

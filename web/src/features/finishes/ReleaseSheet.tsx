@@ -7,11 +7,12 @@ import { Sheet } from '../../ui/Sheet';
 import { Failed, Mark } from '../../ui/States';
 import { inputClass } from '../../workbench/FieldRow';
 import { ReachLine } from './ReachLine';
-import type { Table } from './useFinishes';
+import type { Table } from './table';
+import type { Change } from './useFinishes';
 
 type Props = {
   table: Table;
-  run: (change: () => Promise<Table>) => Promise<Problem | undefined>;
+  run: (change: Change) => Promise<Problem | undefined>;
   onClose: () => void;
 };
 
@@ -36,13 +37,25 @@ export function ReleaseSheet({ table, run, onClose }: Props) {
   };
   const release = async () =>
     finish(
-      await run(() => answer(api.POST('/api/finishes/release', { body: { note, sites: chosen } }))),
+      await run((had) =>
+        answer(
+          api.POST('/api/finishes/release', {
+            params: { query: { had } },
+            body: { note, sites: chosen },
+          }),
+        ),
+      ),
     );
   const adopt = async () => {
     let failed: Problem | undefined;
     for (const site of chosen) {
-      failed ??= await run(() =>
-        answer(api.POST('/api/finishes/adopt', { body: { site, revision: table.revision } })),
+      failed ??= await run((had) =>
+        answer(
+          api.POST('/api/finishes/adopt', {
+            params: { query: { had } },
+            body: { site, revision: table.revision },
+          }),
+        ),
       );
     }
     await finish(failed);
@@ -146,8 +159,10 @@ function History({ table, run }: Pick<Props, 'table' | 'run'>) {
   const [problem, setProblem] = useState('');
   const shown = table.sites.find((s) => s.id === site)?.revision;
   const show = async (revision: number) => {
-    const failed = await run(() =>
-      answer(api.POST('/api/finishes/adopt', { body: { site, revision } })),
+    const failed = await run((had) =>
+      answer(
+        api.POST('/api/finishes/adopt', { params: { query: { had } }, body: { site, revision } }),
+      ),
     );
     setProblem(failed?.message ?? '');
   };

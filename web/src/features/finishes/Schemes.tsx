@@ -6,7 +6,7 @@ import { useDraft } from '../../workbench/useDraft';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
 import { SpecimenPane } from './SpecimenPane';
-import type { Table, TokenRow } from './useFinishes';
+import type { Table, TokenRow } from './table';
 
 type Scheme = Table['schemes'][number];
 

@@ -14,7 +14,8 @@ import type { Parts } from './parts';
 import { ReachLine } from './ReachLine';
 import { ShadowEditor } from './ShadowEditor';
 import type { Hand } from './TokenTable';
-import { useReach, type FinishesEdit, type Table, type TokenRow, type Tried } from './useFinishes';
+import type { Table, TokenRow } from './table';
+import { useReach, type FinishesEdit, type Tried } from './useFinishes';
 
 type Props = {
   table: Table;

@@ -5,7 +5,7 @@ import { Mark } from '../../ui/States';
 import { AddToken } from './AddToken';
 import { GradientSwatch, Swatch } from './Swatch';
 import type { Parts } from './parts';
-import type { Table, TokenRow } from './useFinishes';
+import type { Table, TokenRow } from './table';
 
 /** The cell in hand, and what is being typed into it. */
 export type Hand = {

@@ -7,7 +7,8 @@ import { quickCss } from './quickCss';
 import { SpecimenPane } from './SpecimenPane';
 import { TokenDetail } from './TokenDetail';
 import { TokenTable } from './TokenTable';
-import { useTry, type FinishesEdit, type Table } from './useFinishes';
+import type { Table } from './table';
+import { useTry, type FinishesEdit } from './useFinishes';
 
 type Props = Parts & {
   search: URLSearchParams;

@@ -1,5 +1,6 @@
 import type { Problem } from '../../api/client';
-import type { FinishesEdit, Table } from './useFinishes';
+import type { Table } from './table';
+import type { FinishesEdit } from './useFinishes';
 
 /** What every part of the finishes area is given. */
 export type Parts = {

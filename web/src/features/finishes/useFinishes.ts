@@ -1,13 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answer, api, Problem, type Schemas } from '../../api/client';
+import { putTable, taken, tableQuery } from './table';
 
-export type Table = Schemas['Table'];
-export type TokenRow = Schemas['TokenRow'];
 export type FinishesEdit = Schemas['AskedStep'];
 export type Tried = Schemas['Tried'];
-
-const key = ['finishes'];
+/** A change of the finishes, told which table is there already. */
+export type Change = (had: string) => Promise<Schemas['Table']>;
 
 function problemOf(error: unknown): Problem {
   return error instanceof Problem ? error : new Problem(0, 'Not saved', String(error));
@@ -27,16 +26,16 @@ const dependents = [
 /** The table of the finishes, and the edits made in it, one after the other. */
 export function useFinishes() {
   const queries = useQueryClient();
-  const query = useQuery({ queryKey: key, queryFn: () => answer(api.GET('/api/finishes')) });
+  const query = useQuery(tableQuery(queries));
   const line = useRef<Promise<unknown>>(Promise.resolve());
   const [saving, setSaving] = useState(false);
 
   const run = useCallback(
-    (change: () => Promise<Table>): Promise<Problem | undefined> => {
+    (change: Change): Promise<Problem | undefined> => {
       const next = line.current.then(async () => {
         setSaving(true);
         try {
-          queries.setQueryData(key, await change());
+          putTable(queries, await taken(queries, change));
           for (const name of dependents) void queries.invalidateQueries({ queryKey: [name] });
           return undefined;
         } catch (error) {
@@ -51,11 +50,18 @@ export function useFinishes() {
     [queries],
   );
   const edit = useCallback(
-    (body: FinishesEdit) => run(() => answer(api.POST('/api/finishes/edits', { body }))),
+    (body: FinishesEdit) =>
+      run((had) => answer(api.POST('/api/finishes/edits', { params: { query: { had } }, body }))),
     [run],
   );
-  const undo = useCallback(() => run(() => answer(api.POST('/api/finishes/undo'))), [run]);
-  const redo = useCallback(() => run(() => answer(api.POST('/api/finishes/redo'))), [run]);
+  const undo = useCallback(
+    () => run((had) => answer(api.POST('/api/finishes/undo', { params: { query: { had } } }))),
+    [run],
+  );
+  const redo = useCallback(
+    () => run((had) => answer(api.POST('/api/finishes/redo', { params: { query: { had } } }))),
+    [run],
+  );
   return { query, table: query.data, saving, run, edit, undo, redo };
 }
 

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { answer, api } from '../../api/client';
+import { tableNow } from './table';
 
 const everyMs = 2500;
 
@@ -16,7 +17,8 @@ export function useStamp() {
   const known = useRef<number>(undefined);
   useEffect(() => {
     if (!data) return;
-    if (known.current !== undefined && known.current !== data.stamp) {
+    const seen = tableNow(queries)?.stamp ?? known.current;
+    if (known.current !== undefined && known.current !== data.stamp && seen !== data.stamp) {
       for (const name of [
         'finishes',
         'workbench',

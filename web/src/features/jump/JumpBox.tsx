@@ -1,9 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api } from '../../api/client';
 import { useOfferedCommands } from '../../ui/commands';
 import { Sheet } from '../../ui/Sheet';
+import { tableQuery } from '../finishes/table';
 import { shortcuts } from '../../workbench/shortcuts';
 
 type Target = { key: string; kind: string; title: string; where: string; run: () => void };
@@ -80,10 +81,7 @@ function Jump({ onClose, onKeys }: { onClose: () => void; onKeys: () => void }) 
     queryKey: ['jump'],
     queryFn: () => answer(api.GET('/api/jump')),
   });
-  const finishes = useQuery({
-    queryKey: ['finishes'],
-    queryFn: () => answer(api.GET('/api/finishes')),
-  });
+  const finishes = useQuery(tableQuery(useQueryClient()));
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const go = (to: string) => () => void navigate(to);

@@ -201,6 +201,11 @@ public record Node(
     return nodes;
   }
 
+  /** How many nodes this is with everything below it. */
+  public int size() {
+    return 1 + children.stream().mapToInt(Node::size).sum();
+  }
+
   public Optional<Node> find(NodeId wanted) {
     if (id.equals(wanted)) {
       return Optional.of(this);

@@ -6,15 +6,20 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The house's finishes together with every site's own, so that an edit can be tried on them without
- * being kept.
- *
- * @param sites site id to what is the site's own; a site that has nothing of its own may be missing
+ * being kept. A value: what the finishes are at a site is worked out once.
  */
-public record AllFinishes(Finishes house, Map<String, Own> sites) {
+public final class AllFinishes {
+  private final Finishes house;
+  private final Map<String, Own> sites;
+  private final Map<String, SiteFinishes> known = new ConcurrentHashMap<>();
+
   /** What a site has of its own. */
   public record Own(Map<String, StyleValue> values, Map<String, NamedStyle> styles) {
     private static final Own NOTHING = new Own(Map.of(), Map.of());
@@ -28,8 +33,22 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
   /** Finishes after a step, and the step that undoes it. */
   public record Edited(AllFinishes finishes, FinishesStep inverse) {}
 
-  public AllFinishes {
-    sites = Map.copyOf(sites);
+  /**
+   * @param sites site id to what is the site's own; a site that has nothing of its own may be
+   *     missing
+   */
+  public AllFinishes(Finishes house, Map<String, Own> sites) {
+    this.house = house;
+    this.sites = Map.copyOf(sites);
+  }
+
+  public Finishes house() {
+    return house;
+  }
+
+  /** Site id to what is the site's own. */
+  public Map<String, Own> sites() {
+    return sites;
   }
 
   public Own own(String siteId) {
@@ -38,7 +57,7 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
 
   /** The finishes as a site sees them; the house's alone for an empty id. */
   public SiteFinishes of(String siteId) {
-    return on(siteId, house);
+    return known.computeIfAbsent(siteId, site -> on(site, house));
   }
 
   /** The finishes as a site sees them with another revision of the house's. */
@@ -87,6 +106,16 @@ public record AllFinishes(Finishes house, Map<String, Own> sites) {
     all.put(e.siteId(), new Own(values, styles));
     return new Edited(
         new AllFinishes(house, all), new FinishesStep.Site(e.siteId(), oldValues, oldStyles));
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof AllFinishes all && house.equals(all.house) && sites.equals(all.sites);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hash(house, sites);
   }
 
   private static <T> Map<String, Optional<T>> put(

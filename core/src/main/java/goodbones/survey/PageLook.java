@@ -43,6 +43,12 @@ public record PageLook(
     return new Builder(pageId, page, finishes).build();
   }
 
+  /** How many uses and pairs it holds, for whoever has to keep within bounds. */
+  public int size() {
+    return uses.values().stream().mapToInt(Map::size).sum()
+        + pairs.values().stream().mapToInt(Set::size).sum();
+  }
+
   private static final class Builder {
     private final String pageId;
     private final Node root;

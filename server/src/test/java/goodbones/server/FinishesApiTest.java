@@ -42,6 +42,40 @@ class FinishesApiTest {
     return Api.parts("type", "VALUE", "site", site, "token", token, "value", value);
   }
 
+  private JsonNode asking(String address, JsonNode had, Map<String, Object> body) {
+    return api.write("/api/finishes/" + address + "?had=" + had.path("drawing").asString(), body)
+        .body();
+  }
+
+  private static List<String> names(JsonNode table) {
+    return table.path("tokens").valueStream().map(row -> row.path("name").asString()).toList();
+  }
+
+  @Test
+  void anAnswerBringsOnlyTheRowsThatAreNew() {
+    JsonNode whole = table();
+    assertThat(whole.path("order")).hasSameSizeAs(whole.path("tokens"));
+    JsonNode edited = asking("edits", whole, valueEdit(VALLEY, "t-radius", "13px"));
+    assertThat(edited.path("order").isNull()).isTrue();
+    assertThat(names(edited)).containsExactly("radius.button");
+    JsonNode undone = asking("undo", edited, Map.of());
+    assertThat(names(undone)).containsExactly("radius.button");
+    JsonNode added =
+        asking(
+            "edits",
+            whole,
+            Api.parts(
+                "type", "ADD_TOKEN", "name", "radius.seal", "kind", "dimension", "value", "3px"));
+    assertThat(added.path("order")).hasSize(whole.path("order").size() + 1);
+    assertThat(names(added)).containsExactly("radius.seal");
+    JsonNode lost = api.read("/api/finishes?had=unknown").body();
+    assertThat(lost.path("tokens")).hasSize(added.path("order").size());
+    String id = token(lost, "radius.seal").path("id").asString();
+    JsonNode gone = asking("edits", added, Api.parts("type", "REMOVE_TOKEN", "token", id));
+    assertThat(gone.path("tokens")).isEmpty();
+    assertThat(gone.path("order")).isEqualTo(whole.path("order"));
+  }
+
   @Test
   void anAliasCircleInASitesValuesIsRefusedWithItsChain() {
     Api.Answer circle = value("oakum-rope-museum", "t-accent", "{color.label}");

@@ -14,9 +14,6 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.style.FinishesEdit;
 import goodbones.style.FinishesStep;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.function.Function;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
@@ -34,9 +31,7 @@ import tools.jackson.databind.module.SimpleModule;
  * in their text forms.
  */
 public final class DocumentJson {
-  private static final int LASTING_LIMIT = 500;
   private static final JsonMapper MAPPER = mapper();
-  private static final Map<String, Object> LASTING = latest();
 
   private DocumentJson() {}
 
@@ -54,39 +49,6 @@ public final class DocumentJson {
     } catch (JacksonException e) {
       throw new IllegalStateException("a kept " + type.getSimpleName() + " cannot be read", e);
     }
-  }
-
-  /**
-   * Reads what never changes once it is read, such as a document's tree; what was read lately is
-   * handed out again.
-   *
-   * @throws IllegalStateException as {@link #read}
-   */
-  public static <T> T readLasting(String json, Class<T> type) {
-    Object known = LASTING.get(json);
-    if (!type.isInstance(known)) {
-      known = read(json, type);
-      LASTING.put(json, known);
-    }
-    return type.cast(known);
-  }
-
-  /** Writes what never changes; reading it again soon costs nothing. */
-  public static String writeLasting(Object value) {
-    String json = write(value);
-    LASTING.put(json, value);
-    return json;
-  }
-
-  /** The latest texts and what they say; the one used longest ago goes first. */
-  private static Map<String, Object> latest() {
-    return Collections.synchronizedMap(
-        new LinkedHashMap<>(16, 0.75f, true) {
-          @Override
-          protected boolean removeEldestEntry(Map.Entry<String, Object> eldest) {
-            return size() > LASTING_LIMIT;
-          }
-        });
   }
 
   private static JsonMapper mapper() {

@@ -4,6 +4,7 @@ import goodbones.document.References;
 import goodbones.document.StyleValue;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.history.History;
+import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
 import goodbones.style.AllFinishes;
 import goodbones.style.Finishes;
@@ -17,10 +18,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Keeps the house's finishes, their draft and revisions, and what each site has of its own.
@@ -30,10 +29,13 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  */
 @Service
 public class FinishesStore {
-  private final Map<String, Lasting> lasting = new ConcurrentHashMap<>();
   private static final Finishes BARE = Finishes.of(List.of(), List.of(), Map.of()).withRevision(0);
   private static final String HISTORY = "finishes";
   private static final int NOTE_LIMIT = 500;
+
+  /** Of the finishes that are remembered. */
+  private static final int MOST_TOKENS = 300_000;
+
   private final HouseFinishesRepository revisions;
   private final FinishesDraftRepository drafts;
   private final SiteValueRepository values;
@@ -42,8 +44,15 @@ public class FinishesStore {
   private final History history;
   private final Clock clock;
 
-  /** Revisions never change, so they are read once. */
-  private final Map<Integer, Finishes> read = new ConcurrentHashMap<>();
+  private final Memory<Integer, Finishes> revised =
+      new Memory<>(MOST_TOKENS, FinishesStore::tokens);
+  private final Memory<Long, AllFinishes> drafted =
+      new Memory<>(MOST_TOKENS, all -> tokens(all.house()));
+  private final Memory<Shown, SiteFinishes> shown =
+      new Memory<>(MOST_TOKENS, site -> tokens(site.house()));
+
+  /** What a site shows changes with the stamp only. */
+  private record Shown(String siteId, long stamp) {}
 
   FinishesStore(
       HouseFinishesRepository revisions,
@@ -78,16 +87,17 @@ public class FinishesStore {
     if (number == 0) {
       return BARE;
     }
-    return read.computeIfAbsent(
+    return revised.get(
         number,
-        n ->
+        () ->
             revisions
-                .findById(n)
+                .findById(number)
                 .map(kept -> DocumentJson.read(kept.document(), Finishes.class))
                 .orElseThrow(
                     () ->
                         new BadInput(
-                            "revision", "There is no revision " + n + " of the house’s finishes")));
+                            "revision",
+                            "There is no revision " + number + " of the house’s finishes")));
   }
 
   @Transactional(readOnly = true)
@@ -98,10 +108,7 @@ public class FinishesStore {
   /** The house's finishes as they are being worked on. */
   @Transactional(readOnly = true)
   public Finishes draft() {
-    return drafts
-        .findById(FinishesDraft.ONLY)
-        .map(kept -> DocumentJson.readLasting(kept.document(), Finishes.class))
-        .orElseGet(() -> revision(current()));
+    return all().house();
   }
 
   /** Whether the draft differs from the newest revision. */
@@ -120,7 +127,20 @@ public class FinishesStore {
   /** The draft with every site's own. */
   @Transactional(readOnly = true)
   public AllFinishes all() {
-    return new AllFinishes(draft(), owns());
+    return drafted.get(
+        stamp(),
+        () -> {
+          Finishes draft =
+              drafts
+                  .findById(FinishesDraft.ONLY)
+                  .map(kept -> DocumentJson.read(kept.document(), Finishes.class))
+                  .orElseGet(() -> revision(current()));
+          return new AllFinishes(draft, owns());
+        });
+  }
+
+  private static int tokens(Finishes finishes) {
+    return finishes.tokens().size();
   }
 
   private Map<String, AllFinishes.Own> owns() {
@@ -151,27 +171,13 @@ public class FinishesStore {
   /** The finishes as a site shows them: the revision that it has adopted, and its own on top. */
   @Transactional(readOnly = true)
   public SiteFinishes forSite(String siteId) {
-    int revision = adopted(siteId);
-    long stamp = stamp();
-    Lasting known = lasting.get(siteId);
-    if (known != null && known.stamp() == stamp && known.revision() == revision) {
-      return known.finishes();
-    }
-    SiteFinishes finishes = forSite(siteId, revision);
-    // What is written in a transaction that may yet fail is not kept.
-    if (TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
-      lasting.put(siteId, new Lasting(stamp, revision, finishes));
-    }
-    return finishes;
+    return shown.get(new Shown(siteId, stamp()), () -> forSite(siteId, adopted(siteId)));
   }
-
-  /** The finishes of a site as they were at a stamp; the same object as long as that holds. */
-  private record Lasting(long stamp, int revision, SiteFinishes finishes) {}
 
   /** The finishes as a site would show them with another revision of the house's. */
   @Transactional(readOnly = true)
   public SiteFinishes forSite(String siteId, int revision) {
-    return new AllFinishes(BARE, owns()).on(siteId, revision(revision));
+    return all().on(siteId, revision(revision));
   }
 
   /** The house's draft with a site's own on top; the draft alone for an empty id. */
@@ -321,6 +327,7 @@ public class FinishesStore {
     FinishesDraft draft = kept();
     draft.write(DocumentJson.write(edited.finishes().house()));
     drafts.save(draft);
+    drafted.put(draft.edits(), edited.finishes());
     return edited.inverse();
   }
 

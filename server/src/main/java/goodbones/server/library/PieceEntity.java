@@ -1,7 +1,5 @@
 package goodbones.server.library;
 
-import goodbones.document.Node;
-import goodbones.server.documents.DocumentJson;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -52,12 +50,13 @@ class PieceEntity {
     return version;
   }
 
-  Optional<Node> draft() {
-    return Optional.ofNullable(draft).map(json -> DocumentJson.readLasting(json, Node.class));
+  /** The document of the draft. */
+  Optional<String> draft() {
+    return Optional.ofNullable(draft);
   }
 
-  void edit(Node root) {
-    draft = DocumentJson.write(root);
+  void edit(String document) {
+    draft = document;
   }
 
   void released(int revision) {

@@ -8,14 +8,14 @@ import goodbones.document.Placement;
 import goodbones.library.Library;
 import goodbones.library.Revision;
 import goodbones.library.UnknownPiece;
+import goodbones.server.documents.DocumentJson;
+import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,13 +23,20 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Pieces implements Library {
   private static final int NOTE_LIMIT = 500;
+
+  /** Of the documents that are remembered. */
+  private static final int MOST_NODES = 500_000;
+
   private final PieceRepository pieces;
   private final RevisionRepository revisions;
   private final PlacementRepository placements;
   private final Clock clock;
 
-  /** Revisions never change, so they are read once. */
-  private final Map<RevisionEntity.Key, Revision> read = new ConcurrentHashMap<>();
+  private final Memory<RevisionEntity.Key, Revision> read =
+      new Memory<>(MOST_NODES, revision -> revision.root().size());
+  private final Memory<Drafted, Node> drafts = new Memory<>(MOST_NODES, Node::size);
+
+  private record Drafted(String pieceId, long version) {}
 
   Pieces(
       PieceRepository pieces,
@@ -61,7 +68,15 @@ public class Pieces implements Library {
 
   private PieceState state(PieceEntity piece) {
     Node current = revision(piece.id(), piece.currentRevision()).root();
-    Node root = piece.draft().orElse(current);
+    Node root =
+        piece
+            .draft()
+            .map(
+                json ->
+                    drafts.get(
+                        new Drafted(piece.id(), piece.version()),
+                        () -> DocumentJson.read(json, Node.class)))
+            .orElse(current);
     return new PieceState(
         piece.id(),
         piece.name(),
@@ -76,19 +91,16 @@ public class Pieces implements Library {
   @Transactional(readOnly = true)
   public Revision revision(String pieceId, int number) {
     RevisionEntity.Key key = new RevisionEntity.Key(pieceId, number);
-    Revision known = read.get(key);
-    if (known == null) {
-      known =
-          revisions
-              .findById(key)
-              .orElseThrow(
-                  () ->
-                      new UnknownPiece(
-                          "There is no revision " + number + " of a piece “" + pieceId + "”"))
-              .revision();
-      read.put(key, known);
-    }
-    return known;
+    return read.get(
+        key,
+        () ->
+            revisions
+                .findById(key)
+                .orElseThrow(
+                    () ->
+                        new UnknownPiece(
+                            "There is no revision " + number + " of a piece “" + pieceId + "”"))
+                .revision());
   }
 
   @Transactional(readOnly = true)
@@ -115,8 +127,9 @@ public class Pieces implements Library {
   public void edit(String id, long version, Node root) {
     PieceEntity piece = entity(id);
     requireVersion(piece, version);
-    piece.edit(root);
+    piece.edit(DocumentJson.write(root));
     pieces.saveAndFlush(piece);
+    drafts.put(new Drafted(id, piece.version()), root);
   }
 
   /**

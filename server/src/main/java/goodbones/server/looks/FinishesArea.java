@@ -57,7 +57,7 @@ class FinishesArea {
    * @throws BadInput if something that is to go is still in use
    */
   @Transactional
-  public FinishesViews.Table edit(AskedStep asked) {
+  public FinishesViews.Table edit(AskedStep asked, String had) {
     AllFinishes all = store.all();
     ReadStep read = asked.read(new StepAim(all, sites));
     if (asked instanceof TokenStep.RemoveToken removal) {
@@ -68,7 +68,7 @@ class FinishesArea {
     }
     store.edit(read.step(), read.label());
     requireNothingMissed(all);
-    return table.now();
+    return table.now(had);
   }
 
   /**
@@ -128,11 +128,11 @@ class FinishesArea {
   }
 
   @Transactional
-  public FinishesViews.Table turn(History.Way way) {
+  public FinishesViews.Table turn(History.Way way, String had) {
     AllFinishes before = store.all();
     store.turn(way);
     requireNothingMissed(before);
-    return table.now();
+    return table.now(had);
   }
 
   /** What each site would show otherwise if it took the draft, or the newest revision. */
@@ -155,10 +155,10 @@ class FinishesArea {
 
   /** Releases the draft, and brings some sites to it. */
   @Transactional
-  public FinishesViews.Table release(FinishesViews.FinishesRelease request) {
+  public FinishesViews.Table release(FinishesViews.FinishesRelease request, String had) {
     int revision = store.release(request.note());
     request.sites().forEach(site -> store.adopt(sites.get(site).id(), revision));
-    return table.now();
+    return table.now(had);
   }
 
   /**
@@ -167,7 +167,7 @@ class FinishesArea {
    * @throws BadInput if something at the site refers to what that revision does not have
    */
   @Transactional
-  public FinishesViews.Table adopt(String siteId, int revision) {
+  public FinishesViews.Table adopt(String siteId, int revision, String had) {
     SiteInfo site = sites.get(siteId);
     Finishes wanted = store.revision(revision);
     AllFinishes.Own own = store.all().own(siteId);
@@ -197,6 +197,6 @@ class FinishesArea {
     }
     new SiteFinishes(wanted, own.values(), List.copyOf(own.styles().values())).requireSound();
     store.adopt(siteId, revision);
-    return table.now();
+    return table.now(had);
   }
 }

@@ -63,8 +63,8 @@ class FinishesController {
   record AdoptRequest(String site, int revision) {}
 
   @GetMapping
-  FinishesViews.Table table() {
-    return table.now();
+  FinishesViews.Table table(@RequestParam(defaultValue = "") String had) {
+    return table.now(had);
   }
 
   /** Asked for every few seconds by each tab, to learn of changes made elsewhere. */
@@ -74,18 +74,19 @@ class FinishesController {
   }
 
   @PostMapping("/edits")
-  FinishesViews.Table edit(@Valid @RequestBody AskedStep edit) {
-    return area.edit(edit);
+  FinishesViews.Table edit(
+      @Valid @RequestBody AskedStep edit, @RequestParam(defaultValue = "") String had) {
+    return area.edit(edit, had);
   }
 
   @PostMapping("/undo")
-  FinishesViews.Table undo() {
-    return area.turn(History.Way.UNDO);
+  FinishesViews.Table undo(@RequestParam(defaultValue = "") String had) {
+    return area.turn(History.Way.UNDO, had);
   }
 
   @PostMapping("/redo")
-  FinishesViews.Table redo() {
-    return area.turn(History.Way.REDO);
+  FinishesViews.Table redo(@RequestParam(defaultValue = "") String had) {
+    return area.turn(History.Way.REDO, had);
   }
 
   @PostMapping("/try")
@@ -119,13 +120,16 @@ class FinishesController {
   }
 
   @PostMapping("/release")
-  FinishesViews.Table release(@RequestBody FinishesViews.FinishesRelease request) {
-    return area.release(request);
+  FinishesViews.Table release(
+      @RequestBody FinishesViews.FinishesRelease request,
+      @RequestParam(defaultValue = "") String had) {
+    return area.release(request, had);
   }
 
   @PostMapping("/adopt")
-  FinishesViews.Table adopt(@RequestBody AdoptRequest request) {
-    return area.adopt(request.site(), request.revision());
+  FinishesViews.Table adopt(
+      @RequestBody AdoptRequest request, @RequestParam(defaultValue = "") String had) {
+    return area.adopt(request.site(), request.revision(), had);
   }
 
   /** The tokens in the W3C Design Tokens Format; a site's with its own values in place. */

@@ -11,6 +11,7 @@ import goodbones.server.looks.FinishesViews.Cell;
 import goodbones.server.looks.FinishesViews.PropertyView;
 import goodbones.server.looks.FinishesViews.SettingView;
 import goodbones.server.looks.FinishesViews.StyleRow;
+import goodbones.server.memory.Memory;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.AllFinishes;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,9 +36,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class FinishesTable {
   private static final int TOLD = 12;
+
+  /** Of the tables that readers may still have. */
+  private static final int MOST_ROWS = 60_000;
+
   private final FinishesStore store;
   private final Sites sites;
   private final SiteLooks looks;
+  private final Memory<String, List<FinishesViews.TokenRow>> sent =
+      new Memory<>(MOST_ROWS, List::size);
 
   FinishesTable(FinishesStore store, Sites sites, SiteLooks looks) {
     this.store = store;
@@ -44,8 +52,13 @@ class FinishesTable {
     this.looks = looks;
   }
 
+  /**
+   * The finishes as they stand.
+   *
+   * @param had the table that the reader has; empty for none
+   */
   @Transactional(readOnly = true)
-  public FinishesViews.Table now() {
+  public FinishesViews.Table now(String had) {
     AllFinishes all = store.all();
     Finishes current = store.revision(store.current());
     List<SiteInfo> clients = sites.all();
@@ -79,19 +92,38 @@ class FinishesTable {
               cells,
               nodes.getOrDefault(token.id(), 0)));
     }
+    List<FinishesViews.TokenRow> before =
+        had.isEmpty() ? List.of() : sent.known(had).orElse(List.of());
+    String drawing = UUID.randomUUID().toString();
+    sent.put(drawing, rows);
+    List<String> order = ids(rows);
     return new FinishesViews.Table(
+        drawing,
         store.stamp(),
         store.current(),
         store.hasDraft(),
         store.toUndo().orElse(""),
         store.toRedo().orElse(""),
         clients.stream().map(site -> column(site, all)).toList(),
-        rows,
+        before.isEmpty() || !order.equals(ids(before)) ? order : null,
+        without(rows, before),
         schemes(all.house(), house),
         styles(all, clients, styled),
         store.revisions().stream()
             .map(r -> new FinishesViews.RevisionView(r.number(), r.note(), r.released()))
             .toList());
+  }
+
+  private static List<String> ids(List<FinishesViews.TokenRow> rows) {
+    return rows.stream().map(FinishesViews.TokenRow::id).toList();
+  }
+
+  /** The rows that were not the same before. */
+  private static List<FinishesViews.TokenRow> without(
+      List<FinishesViews.TokenRow> rows, List<FinishesViews.TokenRow> before) {
+    Map<String, FinishesViews.TokenRow> known = new HashMap<>();
+    before.forEach(row -> known.put(row.id(), row));
+    return rows.stream().filter(row -> !row.equals(known.get(row.id()))).toList();
   }
 
   private FinishesViews.Column column(SiteInfo site, AllFinishes all) {

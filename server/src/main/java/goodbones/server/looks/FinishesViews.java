@@ -11,18 +11,26 @@ final class FinishesViews {
   private FinishesViews() {}
 
   /**
+   * The finishes as rows and columns. A reader who says which table it had is sent what is new.
+   *
+   * @param drawing what to call this table when asking again
    * @param stamp changes whenever anything in the finishes does
+   * @param order the ids of all tokens as they stand; null if they stand as in the table that the
+   *     reader had
+   * @param tokens the rows that the reader does not have
    * @param revision the newest
    * @param draft whether the house's finishes differ from it
    * @param undo what undo would undo; empty if nothing
    */
   record Table(
+      String drawing,
       long stamp,
       int revision,
       boolean draft,
       String undo,
       String redo,
       List<Column> sites,
+      @Nullable List<String> order,
       List<TokenRow> tokens,
       List<SchemeView> schemes,
       List<StyleRow> styles,

@@ -6,6 +6,7 @@ import goodbones.document.StyleValue;
 import goodbones.library.Adopted;
 import goodbones.library.Shown;
 import goodbones.server.library.Pieces;
+import goodbones.server.memory.Memory;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import goodbones.style.NamedStyle;
@@ -16,7 +17,6 @@ import goodbones.survey.SiteLook;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /**
@@ -24,10 +24,12 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class SiteLooks {
-  private static final int MOST_KEPT = 20_000;
+  /** Of the pages that are remembered. */
+  private static final int MOST_NODES = 1_000_000;
+
   private final Sites sites;
   private final Pieces pieces;
-  private final Map<Key, PageLook> kept = new ConcurrentHashMap<>();
+  private final Memory<Key, PageLook> kept = new Memory<>(MOST_NODES, PageLook::size);
 
   /** Everything that decides which value wins; what tokens are worth does not. */
   private record Key(
@@ -50,9 +52,6 @@ class SiteLooks {
   }
 
   private PageLook look(PageState page, Adopted adopted, SiteFinishes finishes) {
-    if (kept.size() > MOST_KEPT) {
-      kept.clear();
-    }
     Key key =
         new Key(
             page.id(),
@@ -61,12 +60,8 @@ class SiteLooks {
             finishes.namedStyles(),
             finishes.house().schemes(),
             finishes.house().defaults());
-    PageLook known = kept.get(key);
-    if (known == null) {
-      known = PageLook.of(page.id(), Shown.of(page.root(), adopted, pieces), finishes);
-      kept.put(key, known);
-    }
-    return known;
+    return kept.get(
+        key, () -> PageLook.of(page.id(), Shown.of(page.root(), adopted, pieces), finishes));
   }
 
   /** Page id to what it shows. */

@@ -1,7 +1,6 @@
 package goodbones.server.sites;
 
 import goodbones.document.Node;
-import goodbones.server.documents.DocumentJson;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -35,21 +34,24 @@ class PageEntity {
     this.description = description;
   }
 
-  void write(Node root, Instant at) {
-    document = DocumentJson.writeLasting(root);
+  void write(String newDocument, Instant at) {
+    document = newDocument;
     changed = at;
   }
 
-  PageState state() {
-    return new PageState(
-        id,
-        siteId,
-        title,
-        address,
-        description,
-        DocumentJson.readLasting(document, Node.class),
-        changed,
-        version);
+  /**
+   * @param root what the document says
+   */
+  PageState state(Node root) {
+    return new PageState(id, siteId, title, address, description, root, changed, version);
+  }
+
+  String document() {
+    return document;
+  }
+
+  String id() {
+    return id;
   }
 
   long version() {

@@ -8,8 +8,10 @@ import goodbones.library.Adopted;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
 import goodbones.propagation.SiteNow;
+import goodbones.server.documents.DocumentJson;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
+import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
@@ -29,6 +31,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Sites {
   private static final int TITLE_LIMIT = 120;
+
+  /** Of the documents that are remembered. */
+  private static final int MOST_NODES = 2_000_000;
+
   private final SiteRepository sites;
   private final PageRepository pages;
   private final AdoptedRepository adopted;
@@ -36,6 +42,9 @@ public class Sites {
   private final FinishesStore finishes;
   private final EntityManager entities;
   private final Clock clock;
+  private final Memory<Written, Node> roots = new Memory<>(MOST_NODES, Node::size);
+
+  private record Written(String pageId, long version) {}
 
   Sites(
       SiteRepository sites,
@@ -69,7 +78,7 @@ public class Sites {
 
   @Transactional(readOnly = true)
   public List<PageState> pages(String siteId) {
-    return pages.findBySiteIdOrderByAddress(siteId).stream().map(PageEntity::state).toList();
+    return pages.findBySiteIdOrderByAddress(siteId).stream().map(this::state).toList();
   }
 
   /**
@@ -77,7 +86,14 @@ public class Sites {
    */
   @Transactional(readOnly = true)
   public PageState page(String id) {
-    return entity(id).state();
+    return state(entity(id));
+  }
+
+  private PageState state(PageEntity page) {
+    return page.state(
+        roots.get(
+            new Written(page.id(), page.version()),
+            () -> DocumentJson.read(page.document(), Node.class)));
   }
 
   private PageEntity entity(String id) {
@@ -130,7 +146,7 @@ public class Sites {
       String id, String siteId, String title, String address, String description, Node root) {
     Catalogue.require(root);
     PageEntity page = new PageEntity(id, siteId, title, address, description);
-    page.write(root, clock.instant());
+    page.write(DocumentJson.write(root), clock.instant());
     pages.saveAndFlush(page);
     pieces.index(siteId, id, root);
   }
@@ -179,10 +195,11 @@ public class Sites {
     if (page.version() != version) {
       throw new Stale("“" + page.title() + "”");
     }
-    page.write(root, clock.instant());
+    page.write(DocumentJson.write(root), clock.instant());
     pages.saveAndFlush(page);
+    roots.put(new Written(pageId, page.version()), root);
     pieces.index(page.siteId(), pageId, root);
-    return page.state();
+    return page.state(root);
   }
 
   /** Switches the revision of a piece that a site shows. */

@@ -1,5 +1,7 @@
 package goodbones.server.workbench;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Editor;
@@ -19,10 +21,7 @@ import goodbones.style.FinishesEdit;
 import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -35,16 +34,8 @@ class Desks {
   private final Pieces pieces;
   private final FinishesStore finishes;
   private final WorkbenchViews views;
-  private final Map<String, DeskMemo> memos =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(16, 0.75f, true) {
-            private static final long serialVersionUID = 1L;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<String, DeskMemo> eldest) {
-              return size() > KEPT;
-            }
-          });
+  private final LoadingCache<String, DeskMemo> memos =
+      Caffeine.newBuilder().maximumSize(KEPT).build(key -> new DeskMemo());
 
   Desks(Sites sites, Pieces pieces, FinishesStore finishes, WorkbenchViews views) {
     this.sites = sites;
@@ -55,7 +46,7 @@ class Desks {
 
   /** What is kept of a document between two edits. */
   DeskMemo memo(String key) {
-    return memos.computeIfAbsent(key, id -> new DeskMemo());
+    return memos.get(key);
   }
 
   static String pageKey(String id) {

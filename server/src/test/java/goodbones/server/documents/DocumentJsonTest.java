@@ -122,14 +122,4 @@ class DocumentJsonTest {
         .isInstanceOf(IllegalStateException.class)
         .hasMessageContaining("a kept Node cannot be read");
   }
-
-  @Test
-  void whatLastsIsHandedOutAgainAndEqualsWhatIsReadAnew() {
-    String json = DocumentJson.writeLasting(BUTTON);
-    Node again = DocumentJson.readLasting(json, Node.class);
-    assertThat(again).isSameAs(BUTTON).isEqualTo(DocumentJson.read(json, Node.class));
-    String fresh = DocumentJson.write(BUTTON.withName("Another"));
-    assertThat(DocumentJson.readLasting(fresh, Node.class))
-        .isSameAs(DocumentJson.readLasting(new String(fresh), Node.class));
-  }
 }

@@ -1,0 +1,5 @@
+/** What is remembered between requests. */
+@NullMarked
+package goodbones.server.memory;
+
+import org.jspecify.annotations.NullMarked;
