@@ -4,7 +4,7 @@ import { mergedTable, type TokenRow } from './table';
 
 const row = (id: string, name = id) => ({ id, name }) as TokenRow;
 const answerOf = (tokens: TokenRow[], order?: string[]) =>
-  ({ drawing: 'd', stamp: 2, tokens, ...(order ? { order } : {}) }) as unknown as Schemas['Table'];
+  ({ telling: 't', stamp: 2, tokens, ...(order ? { order } : {}) }) as unknown as Schemas['Table'];
 
 describe('a table put together', () => {
   const whole = mergedTable(undefined, answerOf([row('a'), row('b')], ['a', 'b']));

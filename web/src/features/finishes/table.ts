@@ -26,7 +26,7 @@ export async function taken(
   ask: (had: string) => Promise<TableAnswer>,
 ): Promise<Table> {
   const before = tableNow(queries);
-  return mergedTable(before, await ask(before?.drawing ?? ''));
+  return mergedTable(before, await ask(before?.telling ?? ''));
 }
 
 export function putTable(queries: QueryClient, table: Table): void {

@@ -2,12 +2,15 @@ package goodbones.style;
 
 import goodbones.document.StyleValue;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
@@ -67,13 +70,25 @@ public final class AllFinishes {
   }
 
   /**
+   * The ids of the tokens that these finishes and some others may not agree on, at the house or at
+   * some sites.
+   */
+  public Set<String> differing(AllFinishes other, Collection<String> siteIds) {
+    Set<String> differing = new HashSet<>(Differences.between(other.of(""), of("")));
+    siteIds.forEach(site -> differing.addAll(Differences.between(other.of(site), of(site))));
+    return differing;
+  }
+
+  /**
    * Carries a step out.
    *
    * @throws TokenProblem if something could not be looked up afterwards, at the house or at a site
    */
   public Edited after(FinishesStep step) {
     Edited edited = carryOut(step);
-    edited.finishes().requireSound(step instanceof FinishesStep.Site site ? site.siteId() : "");
+    edited
+        .finishes()
+        .requireSound(this, step instanceof FinishesStep.Site site ? site.siteId() : "");
     return edited;
   }
 
@@ -130,15 +145,14 @@ public final class AllFinishes {
   }
 
   /**
+   * @param before the finishes as they were, which were sound
    * @param edited the site whose own values were edited; of any other one the message says which
    */
-  private void requireSound(String edited) {
+  private void requireSound(AllFinishes before, String edited) {
     sites.forEach(
         (site, own) -> {
           try {
-            SiteFinishes look = of(site);
-            own.values().keySet().forEach(look::worth);
-            look.requireSound();
+            Soundness.require(before.of(site), of(site));
           } catch (TokenProblem problem) {
             if (site.equals(edited)) {
               throw problem;

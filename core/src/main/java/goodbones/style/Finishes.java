@@ -109,6 +109,16 @@ public record Finishes(
     return ((TokenList) tokens).token(id);
   }
 
+  /** The ids of the tokens whose values refer to a token, straight. */
+  List<String> tokensReferringTo(String id) {
+    return ((TokenList) tokens).referring(id);
+  }
+
+  /** The custom property that a token is written as. */
+  Optional<String> property(String tokenId) {
+    return Optional.ofNullable(((TokenList) tokens).properties().get(tokenId));
+  }
+
   public Optional<Token> tokenNamed(String name) {
     return ((TokenList) tokens).named(name);
   }

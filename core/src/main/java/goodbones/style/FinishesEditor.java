@@ -27,7 +27,8 @@ public final class FinishesEditor {
   public static Edited apply(Finishes finishes, FinishesEdit edit) {
     Edited edited = carryOut(finishes, edit);
     requireNames(edited.finishes());
-    new SiteFinishes(edited.finishes(), Map.of()).requireSound();
+    Soundness.require(
+        new SiteFinishes(finishes, Map.of()), new SiteFinishes(edited.finishes(), Map.of()));
     return edited;
   }
 

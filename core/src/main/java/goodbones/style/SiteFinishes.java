@@ -30,9 +30,6 @@ public final class SiteFinishes {
   private final List<NamedStyle> siteStyles;
   private final Optional<Scheme> scheme;
   private final SiteFinishes outside;
-  private final Map<String, Token> byId = new LinkedHashMap<>();
-  private final Map<String, Token> byName = new HashMap<>();
-  private final Map<String, String> properties;
   private final Map<String, NamedStyle> styles = new LinkedHashMap<>();
   private final Map<StyleValue, Worth> known = new ConcurrentHashMap<>();
   private final Map<String, SiteFinishes> schemes = new ConcurrentHashMap<>();
@@ -82,28 +79,8 @@ public final class SiteFinishes {
     this.siteStyles = List.copyOf(siteStyles);
     this.scheme = scheme;
     this.outside = outside == null ? this : outside;
-    house.tokens().forEach(token -> byId.put(token.id(), token));
-    house.tokens().forEach(token -> byName.put(token.name(), token));
     house.namedStyles().forEach(style -> styles.put(style.id(), style));
     siteStyles.forEach(style -> styles.put(style.id(), style));
-    this.properties = outside == null ? properties(house.tokens()) : outside.properties;
-  }
-
-  /**
-   * Names for custom properties, by token id. Names that differ only in what a custom property
-   * cannot say, such as {@code a b} and {@code a-b}, are told apart by a number.
-   */
-  private static Map<String, String> properties(List<Token> tokens) {
-    Map<String, String> names = new HashMap<>();
-    Set<String> taken = new java.util.HashSet<>();
-    for (Token token : tokens) {
-      String name = token.property();
-      for (int i = 2; !taken.add(name); i++) {
-        name = token.property() + "-" + i;
-      }
-      names.put(token.id(), name);
-    }
-    return names;
   }
 
   /**
@@ -113,7 +90,7 @@ public final class SiteFinishes {
    */
   public String property(StyleValue.TokenRef ref) {
     require(ref.tokenId(), Set.of());
-    String whole = java.util.Objects.requireNonNull(properties.get(ref.tokenId()));
+    String whole = house.property(ref.tokenId()).orElseThrow();
     return ref.part().isEmpty() ? whole : whole + Token.propertyPart(ref.part());
   }
 
@@ -126,11 +103,11 @@ public final class SiteFinishes {
   }
 
   public Optional<Token> token(String id) {
-    return Optional.ofNullable(byId.get(id));
+    return house.token(id);
   }
 
   public Optional<Token> byName(String name) {
-    return Optional.ofNullable(byName.get(name));
+    return house.tokenNamed(name);
   }
 
   public List<NamedStyle> namedStyles() {
@@ -362,29 +339,25 @@ public final class SiteFinishes {
   }
 
   private Token require(String id, Set<String> path) {
-    Token token = byId.get(id);
-    if (token == null) {
-      List<String> names = names(path);
-      names.add(id);
-      throw new TokenProblem(
-          "There is no token “"
-              + id
-              + "”"
-              + (names.size() > 1 ? " (" + String.join(" → ", shortened(names)) + ")" : "")
-              + near(id),
-          names);
-    }
-    return token;
+    return token(id).orElseThrow(() -> unknown(id, path));
+  }
+
+  private TokenProblem unknown(String id, Set<String> path) {
+    List<String> names = names(path);
+    names.add(id);
+    return new TokenProblem(
+        "There is no token “"
+            + id
+            + "”"
+            + (names.size() > 1 ? " (" + String.join(" → ", shortened(names)) + ")" : "")
+            + near(id),
+        names);
   }
 
   private String near(String wanted) {
     String group = wanted.contains(".") ? wanted.substring(0, wanted.indexOf('.') + 1) : wanted;
     List<String> like =
-        byId.values().stream()
-            .map(Token::name)
-            .filter(name -> name.startsWith(group))
-            .limit(8)
-            .toList();
+        tokens().stream().map(Token::name).filter(name -> name.startsWith(group)).limit(8).toList();
     return like.isEmpty() ? "" : "; there are " + String.join(", ", like);
   }
 
@@ -520,6 +493,15 @@ public final class SiteFinishes {
     for (Scheme inside : house.schemes()) {
       tokens().forEach(token -> in(inside.id()).worth(token.id()));
     }
+    requireSoundStyles();
+  }
+
+  /**
+   * Looks up every setting of every named style and kind.
+   *
+   * @throws TokenProblem for the first one that cannot be
+   */
+  void requireSoundStyles() {
     for (NamedStyle style : styles.values()) {
       requireLine(style);
       style.styles().forEach((key, value) -> require(key.property(), value));

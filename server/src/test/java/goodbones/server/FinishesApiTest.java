@@ -43,7 +43,7 @@ class FinishesApiTest {
   }
 
   private JsonNode asking(String address, JsonNode had, Map<String, Object> body) {
-    return api.write("/api/finishes/" + address + "?had=" + had.path("drawing").asString(), body)
+    return api.write("/api/finishes/" + address + "?had=" + had.path("telling").asString(), body)
         .body();
   }
 
@@ -63,7 +63,7 @@ class FinishesApiTest {
     JsonNode added =
         asking(
             "edits",
-            whole,
+            undone,
             Api.parts(
                 "type", "ADD_TOKEN", "name", "radius.seal", "kind", "dimension", "value", "3px"));
     assertThat(added.path("order")).hasSize(whole.path("order").size() + 1);

@@ -33,7 +33,7 @@ class ManyTokensTest {
             "/api/finishes/edits?had=" + had,
             Api.parts("type", "VALUE", "site", "", "token", "t-accent", "value", colour));
     assertThat(edited.status()).as(edited.detail()).isEqualTo(200);
-    had = edited.body().path("drawing").asString();
+    had = edited.body().path("telling").asString();
     return millisSince(begun);
   }
 

@@ -21,4 +21,4 @@ import org.springframework.test.annotation.DirtiesContext;
 @AutoConfigureMockMvc
 @WithUserDetails("iris")
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
-@interface ServerTest {}
+public @interface ServerTest {}

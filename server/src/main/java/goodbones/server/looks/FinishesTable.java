@@ -11,7 +11,6 @@ import goodbones.server.looks.FinishesViews.Cell;
 import goodbones.server.looks.FinishesViews.PropertyView;
 import goodbones.server.looks.FinishesViews.SettingView;
 import goodbones.server.looks.FinishesViews.StyleRow;
-import goodbones.server.memory.Memory;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.AllFinishes;
@@ -28,7 +27,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,14 +37,11 @@ import org.springframework.transaction.annotation.Transactional;
 class FinishesTable {
   private static final int TOLD = 12;
 
-  /** Of the tables that readers may still have. */
-  private static final int MOST_ROWS = 60_000;
-
   private final FinishesStore store;
   private final Sites sites;
   private final SiteLooks looks;
-  private final Memory<String, List<FinishesViews.TokenRow>> sent =
-      new Memory<>(MOST_ROWS, List::size);
+  private final ToldRows told = new ToldRows();
+  private volatile @Nullable Made made;
 
   FinishesTable(FinishesStore store, Sites sites, SiteLooks looks) {
     this.store = store;
@@ -63,50 +60,21 @@ class FinishesTable {
     Finishes current = store.revision(store.current());
     List<SiteInfo> clients = sites.all();
     SiteFinishes house = all.of("");
-    Map<String, SiteFinishes> bySite = new LinkedHashMap<>();
-    clients.forEach(site -> bySite.put(site.id(), all.of(site.id())));
     Map<String, Integer> nodes = new HashMap<>();
     Map<String, Integer> styled = new HashMap<>();
-    bySite.forEach((site, finishes) -> count(site, finishes, nodes, styled));
-    List<FinishesViews.TokenRow> rows = new ArrayList<>();
-    for (Token token : all.house().tokens()) {
-      Map<String, Cell> cells = new LinkedHashMap<>();
-      bySite.forEach((site, finishes) -> cells.put(site, cell(token, finishes, house)));
-      boolean changed =
-          current.token(token.id()).filter(old -> old.value().equals(token.value())).isEmpty();
-      rows.add(
-          new FinishesViews.TokenRow(
-              token.id(),
-              token.name(),
-              token.type().word(),
-              token.type().literal().form(),
-              house.property(new StyleValue.TokenRef(token.id(), "")),
-              token.description(),
-              token.retired(),
-              new Cell(
-                  house.written(token.value()),
-                  house.worth(token.id()).css(),
-                  changed,
-                  false,
-                  chain(house, token)),
-              cells,
-              nodes.getOrDefault(token.id(), 0)));
-    }
-    List<FinishesViews.TokenRow> before =
-        had.isEmpty() ? List.of() : sent.known(had).orElse(List.of());
-    String drawing = UUID.randomUUID().toString();
-    sent.put(drawing, rows);
-    List<String> order = ids(rows);
+    clients.forEach(site -> count(site.id(), all.of(site.id()), nodes, styled));
+    List<FinishesViews.TokenRow> rows = rows(new Basis(all, current, clients, nodes));
+    ToldRows.News news = told.tell(had, rows);
     return new FinishesViews.Table(
-        drawing,
+        news.telling(),
         store.stamp(),
         store.current(),
         store.hasDraft(),
         store.toUndo().orElse(""),
         store.toRedo().orElse(""),
         clients.stream().map(site -> column(site, all)).toList(),
-        before.isEmpty() || !order.equals(ids(before)) ? order : null,
-        without(rows, before),
+        news.order(),
+        news.rows(),
         schemes(all.house(), house),
         styles(all, clients, styled),
         store.revisions().stream()
@@ -114,16 +82,74 @@ class FinishesTable {
             .toList());
   }
 
-  private static List<String> ids(List<FinishesViews.TokenRow> rows) {
-    return rows.stream().map(FinishesViews.TokenRow::id).toList();
+  /** What the rows are made of. */
+  private record Basis(
+      AllFinishes all, Finishes current, List<SiteInfo> clients, Map<String, Integer> nodes) {
+    List<String> names() {
+      return all.house().tokens().stream().map(token -> token.id() + " " + token.name()).toList();
+    }
+
+    List<String> siteIds() {
+      return clients.stream().map(SiteInfo::id).toList();
+    }
+
+    int nodes(String token) {
+      return nodes.getOrDefault(token, 0);
+    }
   }
 
-  /** The rows that were not the same before. */
-  private static List<FinishesViews.TokenRow> without(
-      List<FinishesViews.TokenRow> rows, List<FinishesViews.TokenRow> before) {
-    Map<String, FinishesViews.TokenRow> known = new HashMap<>();
-    before.forEach(row -> known.put(row.id(), row));
-    return rows.stream().filter(row -> !row.equals(known.get(row.id()))).toList();
+  /** Rows as they were made last. */
+  private record Made(Basis basis, Map<String, FinishesViews.TokenRow> rows) {
+    /** The row of a token, where nothing that it is made of has changed. */
+    Predicate<Token> holds(Basis now) {
+      boolean alike =
+          now.current() == basis.current()
+              && now.siteIds().equals(basis.siteIds())
+              && now.names().equals(basis.names());
+      Set<String> changed =
+          alike ? now.all().differing(basis.all(), now.siteIds()) : Set.<String>of();
+      return token ->
+          alike
+              && !changed.contains(token.id())
+              && now.nodes(token.id()) == basis.nodes(token.id());
+    }
+  }
+
+  private List<FinishesViews.TokenRow> rows(Basis now) {
+    Made before = made;
+    Predicate<Token> holds = before == null ? token -> false : before.holds(now);
+    Map<String, FinishesViews.TokenRow> rows = new LinkedHashMap<>();
+    for (Token token : now.all().house().tokens()) {
+      rows.put(
+          token.id(),
+          before != null && holds.test(token) ? before.rows().get(token.id()) : row(token, now));
+    }
+    made = new Made(now, rows);
+    return List.copyOf(rows.values());
+  }
+
+  private static FinishesViews.TokenRow row(Token token, Basis basis) {
+    SiteFinishes house = basis.all().of("");
+    Map<String, Cell> cells = new LinkedHashMap<>();
+    basis.siteIds().forEach(site -> cells.put(site, cell(token, basis.all().of(site), house)));
+    boolean changed =
+        basis.current().token(token.id()).filter(o -> o.value().equals(token.value())).isEmpty();
+    return new FinishesViews.TokenRow(
+        token.id(),
+        token.name(),
+        token.type().word(),
+        token.type().literal().form(),
+        house.property(new StyleValue.TokenRef(token.id(), "")),
+        token.description(),
+        token.retired(),
+        new Cell(
+            house.written(token.value()),
+            house.worth(token.id()).css(),
+            changed,
+            false,
+            chain(house, token)),
+        cells,
+        basis.nodes(token.id()));
   }
 
   private FinishesViews.Column column(SiteInfo site, AllFinishes all) {

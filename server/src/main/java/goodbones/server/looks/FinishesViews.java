@@ -13,7 +13,7 @@ final class FinishesViews {
   /**
    * The finishes as rows and columns. A reader who says which table it had is sent what is new.
    *
-   * @param drawing what to call this table when asking again
+   * @param telling what to call this table when asking again
    * @param stamp changes whenever anything in the finishes does
    * @param order the ids of all tokens as they stand; null if they stand as in the table that the
    *     reader had
@@ -23,7 +23,7 @@ final class FinishesViews {
    * @param undo what undo would undo; empty if nothing
    */
   record Table(
-      String drawing,
+      String telling,
       long stamp,
       int revision,
       boolean draft,
