@@ -31,7 +31,7 @@ class WorkbenchSpeed {
         const { id } = await post('/api/sites/tern-valley/pages', { title: 'Forty sections' });
         let bench = await (await fetch(`/api/pages/${id}/workbench`)).json();
         const edit = async (body) => {
-          bench = await post(`/api/pages/${id}/edits`, { version: bench.version, ...body });
+          bench = await post(`/api/pages/${id}/edits`, { version: bench.version, edit: body });
           return bench.made[0];
         };
         const section = await edit({ type: 'ADD', node: id, kind: 'section' });
@@ -43,7 +43,7 @@ class WorkbenchSpeed {
             await edit({ type: 'ADD', node: column.id, kind });
           }
         }
-        for (let i = 0; i < 39; i++) await edit({ type: 'DUPLICATE', node: section });
+        for (let i = 0; i < 39; i++) await edit({ type: 'DUPLICATE', nodes: [section] });
         const all = (await (await fetch(`/api/pages/${id}/workbench`)).json()).blocks;
         return [id, all.length, all.reduce((sum, b) => sum + b.nodes.length, 0)];
       }

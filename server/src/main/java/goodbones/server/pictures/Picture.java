@@ -14,6 +14,9 @@ public class Picture {
   private int height;
   @Lob private byte[] bytes = {};
 
+  /** Whether the file is one that was written from what is allowed. */
+  private boolean rebuilt = true;
+
   protected Picture() {}
 
   Picture(String id, String fileName, String mediaType, int width, int height, byte[] bytes) {
@@ -23,6 +26,20 @@ public class Picture {
     this.width = width;
     this.height = height;
     this.bytes = bytes.clone();
+  }
+
+  void rebuild(PictureFile file) {
+    mediaType = file.mediaType();
+    width = file.width();
+    height = file.height();
+    bytes = file.bytes();
+    rebuilt = true;
+  }
+
+  /** Keeps the file as one that no page shows. */
+  void setAside() {
+    mediaType = "application/octet-stream";
+    rebuilt = true;
   }
 
   public String id() {

@@ -9,4 +9,6 @@ interface PictureRepository extends CrudRepository<Picture, String> {
       "select new goodbones.server.pictures.PictureView(p.id, p.fileName, p.width, p.height)"
           + " from Picture p order by p.fileName")
   List<PictureView> views();
+
+  List<Picture> findByRebuiltFalse();
 }

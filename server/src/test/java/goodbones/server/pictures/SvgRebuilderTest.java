@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import goodbones.server.problems.BadInput;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.concurrent.TimeUnit;
 import java.util.zip.CRC32;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -139,6 +140,21 @@ class SvgRebuilderTest {
     } finally {
       room.end();
     }
+  }
+
+  @Test
+  void theProcessIsEndedWhenItsTimeIsOver() {
+    DrawingRoom room = new DrawingRoom(Duration.ofMillis(700));
+    String line = "<path d=\"M0 5H40000\" stroke=\"#000\" stroke-dasharray=\"1 2\"/>";
+    Picture slow = picture(text(line.repeat(2000)));
+    assertThatThrownBy(() -> room.draw(slow)).hasMessageContaining("takes longer than");
+    assertThat(ProcessHandle.current().children())
+        .as("what was drawing it")
+        .noneMatch(
+            child ->
+                child.isAlive()
+                    && child.info().commandLine().orElse("").contains("DrawingProcess")
+                    && child.onExit().completeOnTimeout(null, 5, TimeUnit.SECONDS).join() == null);
   }
 
   private static Picture picture(String svg) {
