@@ -27,42 +27,59 @@ export function LibraryScreen() {
         <div>
           <h1 className="text-2xl">Library</h1>
           <p className="text-soft">
-            {count(pieces.data.length, 'piece')}, each as it stands in its current revision
+            {pieces.data.length === 0
+              ? 'No pieces yet'
+              : `${count(pieces.data.length, 'piece')}, each as it stands in its current revision`}
           </p>
         </div>
-        <label className="ml-auto">
-          <span className="sr-only">Find a piece</span>
-          <input
-            type="search"
-            placeholder="Find a piece"
-            value={wanted}
-            onChange={(e) => {
-              setWanted(e.target.value);
-            }}
-            className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-52"
-          />
-        </label>
-        <label className="flex items-center gap-2">
-          In the look of
-          <select
-            aria-label="In the look of"
-            value={site}
-            onChange={(e) => {
-              setLook(e.target.value);
-            }}
-            className="border border-line bg-sheet px-2 py-1.5 rounded-[2px]"
-          >
-            {sites.data.map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        {pieces.data.length > 0 && (
+          <>
+            <label className="ml-auto">
+              <span className="sr-only">Find a piece</span>
+              <input
+                type="search"
+                placeholder="Find a piece"
+                value={wanted}
+                onChange={(e) => {
+                  setWanted(e.target.value);
+                }}
+                className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-52"
+              />
+            </label>
+            <label className="flex items-center gap-2">
+              In the look of
+              <select
+                aria-label="In the look of"
+                value={site}
+                onChange={(e) => {
+                  setLook(e.target.value);
+                }}
+                className="border border-line bg-sheet px-2 py-1.5 rounded-[2px]"
+              >
+                {sites.data.map((s) => (
+                  <option key={s.id} value={s.id}>
+                    {s.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </>
+        )}
       </header>
       {pieces.data.length === 0 && (
         <div className="mt-8">
-          <Empty>The library is empty. Keep a section of a page to begin it.</Empty>
+          <Empty>
+            {sites.data.length === 0 ? (
+              <>
+                Pieces are shown in a client’s look.{' '}
+                <Link to="/sites/new" className="text-verdigris underline underline-offset-2">
+                  Set up the first client
+                </Link>
+              </>
+            ) : (
+              'The library is empty.'
+            )}
+          </Empty>
         </div>
       )}
       {pieces.data.length > 0 && shown.length === 0 && (
