@@ -1,7 +1,7 @@
 package goodbones.server.publishing;
 
 import goodbones.server.finishes.FinishesStore;
-import goodbones.server.finishes.Fonts;
+import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.Sites;
 import java.time.Clock;

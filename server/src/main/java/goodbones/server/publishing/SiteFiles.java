@@ -6,7 +6,7 @@ import goodbones.render.Rendered;
 import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
-import goodbones.server.finishes.Fonts;
+import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.Picture;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.PageState;

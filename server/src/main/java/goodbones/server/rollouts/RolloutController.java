@@ -14,13 +14,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/rollouts")
 class RolloutController {
-  private final Rollouts rollouts;
+  private final Planning planning;
+  private final Applying applying;
+  private final TakingBack takingBack;
 
   /** One at a time for the whole library. */
   private final ReentrantLock oneAtATime = new ReentrantLock();
 
-  RolloutController(Rollouts rollouts) {
-    this.rollouts = rollouts;
+  RolloutController(Planning planning, Applying applying, TakingBack takingBack) {
+    this.planning = planning;
+    this.applying = applying;
+    this.takingBack = takingBack;
   }
 
   private <T> T alone(Supplier<T> work) {
@@ -34,32 +38,32 @@ class RolloutController {
 
   @GetMapping
   RolloutViews.Overview rollouts() {
-    return rollouts.overview();
+    return planning.overview();
   }
 
   @GetMapping("/plan")
   RolloutViews.Plan plan(@RequestParam String piece) {
-    return rollouts.plan(piece);
+    return planning.plan(piece);
   }
 
   @PostMapping("/preview")
   RolloutViews.Preview preview(@RequestBody RolloutViews.PreviewRequest request) {
-    return rollouts.preview(request);
+    return planning.preview(request);
   }
 
   @PostMapping
   RolloutViews.Done apply(@RequestBody RolloutViews.ApplyRequest request, Principal user) {
-    return alone(() -> rollouts.apply(request, user.getName()));
+    return alone(() -> applying.apply(request, user.getName()));
   }
 
   @GetMapping("/{id}/take-back")
   RolloutViews.TakeBackPlan takeBackPlan(@PathVariable long id) {
-    return rollouts.takeBackPlan(id);
+    return takingBack.takeBackPlan(id);
   }
 
   @PostMapping("/{id}/take-back")
   RolloutViews.Done takeBack(
       @PathVariable long id, @RequestBody RolloutViews.TakeBackRequest request) {
-    return alone(() -> rollouts.takeBack(id, request.decisions()));
+    return alone(() -> takingBack.takeBack(id, request.decisions()));
   }
 }

@@ -7,9 +7,7 @@ import goodbones.document.NodeId;
 import goodbones.library.Adopted;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
-import goodbones.propagation.SiteNow;
 import goodbones.server.documents.DocumentJson;
-import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
@@ -39,7 +37,6 @@ public class Sites {
   private final PageRepository pages;
   private final AdoptedRepository adopted;
   private final Pieces pieces;
-  private final FinishesStore finishes;
   private final EntityManager entities;
   private final Clock clock;
   private final Memory<Written, Node> roots = new Memory<>(MOST_NODES, Node::size);
@@ -51,14 +48,12 @@ public class Sites {
       PageRepository pages,
       AdoptedRepository adopted,
       Pieces pieces,
-      FinishesStore finishes,
       EntityManager entities,
       Clock clock) {
     this.sites = sites;
     this.pages = pages;
     this.adopted = adopted;
     this.pieces = pieces;
-    this.finishes = finishes;
     this.entities = entities;
     this.clock = clock;
   }
@@ -116,18 +111,6 @@ public class Sites {
   @Transactional(readOnly = true)
   public Shown shown(PageState page) {
     return Shown.of(page.root(), adopted(page.siteId()), pieces);
-  }
-
-  /** A site as a plan needs it. */
-  @Transactional(readOnly = true)
-  public SiteNow now(String siteId) {
-    return new SiteNow(
-        siteId,
-        finishes.forSite(siteId),
-        adopted(siteId),
-        pages(siteId).stream()
-            .map(page -> new SiteNow.PageNow(page.id(), page.version(), page.root()))
-            .toList());
   }
 
   /** Takes a new site in; one with an id that is taken makes the transaction fail. */

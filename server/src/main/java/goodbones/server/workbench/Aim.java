@@ -11,6 +11,7 @@ import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import goodbones.library.Origin;
 import goodbones.library.Shown;
+import goodbones.server.drawing.Wording;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.structure.Bench;

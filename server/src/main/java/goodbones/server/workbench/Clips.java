@@ -8,6 +8,7 @@ import goodbones.document.NodeId;
 import goodbones.exchange.MarkedHtml;
 import goodbones.render.PlainHtml;
 import goodbones.server.documents.DocumentJson;
+import goodbones.server.drawing.Wording;
 import goodbones.server.workbench.Views.ClipView;
 import goodbones.structure.Clip;
 import java.util.List;

@@ -8,6 +8,7 @@ import goodbones.document.FieldValue;
 import goodbones.document.Node;
 import goodbones.document.Refused;
 import goodbones.exchange.MarkedHtml;
+import goodbones.server.drawing.Wording;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import java.util.Optional;

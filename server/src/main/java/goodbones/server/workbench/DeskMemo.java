@@ -4,13 +4,13 @@ import goodbones.fonts.FontFace;
 import goodbones.library.Fillings;
 import goodbones.render.RenderMemo;
 import goodbones.render.Surroundings;
+import goodbones.server.drawing.Frames;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -39,9 +39,7 @@ final class DeskMemo {
   Surroundings surroundings(List<FontFace> now) {
     Surroundings known = surroundings;
     if (known == null || !faces.equals(now)) {
-      known =
-          new Surroundings(
-              id -> "/api/pictures/" + id + "/file", UnaryOperator.identity(), now, "", true);
+      known = Frames.surroundings(now);
       surroundings = known;
       faces = List.copyOf(now);
       rendered = new RenderMemo();

@@ -9,6 +9,7 @@ import goodbones.document.Node;
 import goodbones.library.Adopted;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
+import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;

@@ -6,6 +6,7 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.layout.Measured;
 import goodbones.layout.Screen;
+import goodbones.server.drawing.Wording;
 import goodbones.server.pictures.Picture;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.workbench.Views.FitView;

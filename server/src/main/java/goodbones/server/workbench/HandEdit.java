@@ -8,6 +8,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Refused;
 import goodbones.exchange.PastedHtml;
 import goodbones.server.documents.DocumentJson;
+import goodbones.server.drawing.Wording;
 import goodbones.server.problems.BadInput;
 import goodbones.structure.Clip;
 import goodbones.structure.Fresh;

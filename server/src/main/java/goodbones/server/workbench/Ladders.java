@@ -18,6 +18,7 @@ import goodbones.document.StyleValue;
 import goodbones.document.ValueType;
 import goodbones.library.Origin;
 import goodbones.library.Shown;
+import goodbones.server.drawing.Wording;
 import goodbones.server.workbench.Views.Contribution;
 import goodbones.server.workbench.Views.FieldView;
 import goodbones.server.workbench.Views.Gatherable;

@@ -12,6 +12,7 @@ import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.library.Origin;
+import goodbones.server.drawing.Wording;
 import goodbones.server.problems.BadInput;
 import goodbones.structure.Settings;
 import goodbones.style.Candidate;

@@ -1,6 +1,7 @@
 package goodbones.server.workbench;
 
 import goodbones.document.References;
+import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.sites.Sites;

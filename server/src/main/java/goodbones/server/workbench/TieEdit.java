@@ -7,6 +7,7 @@ import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.Pin;
 import goodbones.library.Origin;
+import goodbones.server.drawing.Wording;
 import java.util.Optional;
 
 /** What ties a placement to its piece. */

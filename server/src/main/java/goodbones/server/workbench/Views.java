@@ -1,7 +1,6 @@
 package goodbones.server.workbench;
 
 import goodbones.server.library.Reach;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -100,9 +99,6 @@ final class Views {
       String says,
       String mend,
       List<Setting> settings) {}
-
-  /** A place to jump to. */
-  record JumpTarget(String kind, String title, String where, String to) {}
 
   /**
    * Where a piece on its own workbench stands.
@@ -284,12 +280,4 @@ final class Views {
       boolean draft,
       Reach reach,
       List<String> behind) {}
-
-  record SiteView(String id, String name, List<PageView> pages) {}
-
-  /**
-   * @param pieces how many placements it has
-   */
-  record PageView(
-      String id, String title, String address, Instant changed, int sections, int pieces) {}
 }

@@ -8,12 +8,9 @@ import goodbones.document.State;
 import goodbones.server.history.History;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
-import goodbones.server.sites.PageState;
-import goodbones.server.sites.Sites;
 import goodbones.server.workbench.Workbenches.Which;
 import jakarta.validation.Valid;
 import java.security.Principal;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -32,7 +29,6 @@ class WorkbenchController {
   private final Workbenches workbenches;
   private final PieceShelf shelf;
   private final Pieces pieces;
-  private final Sites sites;
   private final Presence presence;
   private final FitReport fit;
   private final Clips clips;
@@ -41,14 +37,12 @@ class WorkbenchController {
       Workbenches workbenches,
       PieceShelf shelf,
       Pieces pieces,
-      Sites sites,
       Presence presence,
       FitReport fit,
       Clips clips) {
     this.workbenches = workbenches;
     this.shelf = shelf;
     this.pieces = pieces;
-    this.sites = sites;
     this.presence = presence;
     this.fit = fit;
     this.clips = clips;
@@ -61,10 +55,6 @@ class WorkbenchController {
 
   /** A tab that has a document open, and what is in hand there. */
   record Here(String tab, String node, boolean leaving) {}
-
-  record NewPage(String title) {}
-
-  record MadePage(String id) {}
 
   /** Words on the clipboard, to be cleaned. */
   record Dirty(String html) {}
@@ -208,65 +198,6 @@ class WorkbenchController {
   @PostMapping("/clean")
   Clean clean(@RequestBody Dirty dirty) {
     return new Clean(Clips.cleaned(dirty.html()));
-  }
-
-  @PostMapping("/sites/{id}/pages")
-  MadePage newPage(@PathVariable String id, @RequestBody NewPage page) {
-    return new MadePage(sites.newPage(id, page.title()));
-  }
-
-  /** Everything that can be jumped to by its name, besides tokens. */
-  @GetMapping("/jump")
-  List<Views.JumpTarget> jump() {
-    List<Views.JumpTarget> targets = new ArrayList<>();
-    sites
-        .all()
-        .forEach(
-            site -> {
-              targets.add(
-                  new Views.JumpTarget("site", site.name(), "Sites", "/sites/" + site.id()));
-              sites
-                  .pages(site.id())
-                  .forEach(
-                      page ->
-                          targets.add(
-                              new Views.JumpTarget(
-                                  "page",
-                                  page.title(),
-                                  site.name(),
-                                  "/sites/" + site.id() + "/pages/" + page.id())));
-            });
-    pieces
-        .all()
-        .forEach(
-            piece ->
-                targets.add(
-                    new Views.JumpTarget(
-                        "piece", piece.name(), "Library", "/library/" + piece.id())));
-    return targets;
-  }
-
-  @GetMapping("/sites")
-  List<Views.SiteView> sites() {
-    return sites.all().stream()
-        .map(
-            site ->
-                new Views.SiteView(
-                    site.id(),
-                    site.name(),
-                    sites.pages(site.id()).stream().map(this::page).toList()))
-        .toList();
-  }
-
-  private Views.PageView page(PageState page) {
-    long placed = page.root().children().stream().filter(n -> n.kind() == Kind.PLACEMENT).count();
-    return new Views.PageView(
-        page.id(),
-        page.title(),
-        page.address(),
-        page.changed(),
-        page.root().children().size(),
-        (int) placed);
   }
 
   @GetMapping("/pages/{id}/workbench")

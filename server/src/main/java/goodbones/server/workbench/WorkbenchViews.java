@@ -12,6 +12,7 @@ import goodbones.library.Adopted;
 import goodbones.library.Origin;
 import goodbones.library.Revision;
 import goodbones.library.Shown;
+import goodbones.server.drawing.Wording;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.workbench.Views.LocalChangeView;

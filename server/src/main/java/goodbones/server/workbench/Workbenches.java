@@ -11,6 +11,7 @@ import goodbones.document.State;
 import goodbones.document.Touched;
 import goodbones.document.Uses;
 import goodbones.library.UnknownPiece;
+import goodbones.server.drawing.Wording;
 import goodbones.server.history.Changes;
 import goodbones.server.history.History;
 import goodbones.server.library.Pieces;
@@ -40,7 +41,7 @@ class Workbenches {
   private final Pictures pictures;
   private final History history;
   private final Changes changes;
-  private final Frames frames;
+  private final Canvas canvas;
   private final TransactionTemplate writing;
   private final TransactionTemplate reading;
 
@@ -51,7 +52,7 @@ class Workbenches {
       Pictures pictures,
       History history,
       Changes changes,
-      Frames frames,
+      Canvas canvas,
       PlatformTransactionManager transactions) {
     this.desks = desks;
     this.sites = sites;
@@ -59,7 +60,7 @@ class Workbenches {
     this.pictures = pictures;
     this.history = history;
     this.changes = changes;
-    this.frames = frames;
+    this.canvas = canvas;
     this.writing = new TransactionTemplate(transactions);
     this.reading = new TransactionTemplate(transactions);
     this.reading.setReadOnly(true);
@@ -98,7 +99,7 @@ class Workbenches {
   }
 
   private Views.Workbench view(Desk desk, String had, List<String> merged, List<String> made) {
-    return frames.view(
+    return canvas.view(
         desk,
         had,
         history.toUndo(desk.historyId()).orElse(""),

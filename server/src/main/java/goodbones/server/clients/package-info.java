@@ -1,0 +1,5 @@
+/** Making a client. */
+@NullMarked
+package goodbones.server.clients;
+
+import org.jspecify.annotations.NullMarked;

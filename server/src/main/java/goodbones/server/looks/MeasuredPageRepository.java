@@ -1,5 +1,0 @@
-package goodbones.server.looks;
-
-import org.springframework.data.repository.CrudRepository;
-
-interface MeasuredPageRepository extends CrudRepository<MeasuredPage, MeasuredPage.Key> {}

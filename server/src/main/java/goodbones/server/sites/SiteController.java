@@ -1,0 +1,97 @@
+package goodbones.server.sites;
+
+import goodbones.document.Kind;
+import goodbones.server.library.Pieces;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class SiteController {
+  private final Sites sites;
+  private final Pieces pieces;
+
+  SiteController(Sites sites, Pieces pieces) {
+    this.sites = sites;
+    this.pieces = pieces;
+  }
+
+  record NewPage(String title) {}
+
+  record MadePage(String id) {}
+
+  record SiteView(String id, String name, List<PageView> pages) {}
+
+  /**
+   * @param pieces how many placements it has
+   */
+  record PageView(
+      String id, String title, String address, Instant changed, int sections, int pieces) {}
+
+  /** A place to jump to. */
+  record JumpTarget(String kind, String title, String where, String to) {}
+
+  @PostMapping("/sites/{id}/pages")
+  MadePage newPage(@PathVariable String id, @RequestBody NewPage page) {
+    return new MadePage(sites.newPage(id, page.title()));
+  }
+
+  /** Everything that can be jumped to by its name, besides tokens. */
+  @GetMapping("/jump")
+  List<JumpTarget> jump() {
+    List<JumpTarget> targets = new ArrayList<>();
+    sites
+        .all()
+        .forEach(
+            site -> {
+              targets.add(new JumpTarget("site", site.name(), "Sites", "/sites/" + site.id()));
+              sites
+                  .pages(site.id())
+                  .forEach(
+                      page ->
+                          targets.add(
+                              new JumpTarget(
+                                  "page",
+                                  page.title(),
+                                  site.name(),
+                                  "/sites/" + site.id() + "/pages/" + page.id())));
+            });
+    pieces
+        .all()
+        .forEach(
+            piece ->
+                targets.add(
+                    new JumpTarget("piece", piece.name(), "Library", "/library/" + piece.id())));
+    return targets;
+  }
+
+  @GetMapping("/sites")
+  List<SiteView> sites() {
+    return sites.all().stream()
+        .map(
+            site ->
+                new SiteView(
+                    site.id(),
+                    site.name(),
+                    sites.pages(site.id()).stream().map(this::page).toList()))
+        .toList();
+  }
+
+  private PageView page(PageState page) {
+    long placed = page.root().children().stream().filter(n -> n.kind() == Kind.PLACEMENT).count();
+    return new PageView(
+        page.id(),
+        page.title(),
+        page.address(),
+        page.changed(),
+        page.root().children().size(),
+        (int) placed);
+  }
+}

@@ -1,0 +1,103 @@
+package goodbones.server.workbench;
+
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.library.Shown;
+import goodbones.render.Rendered;
+import goodbones.render.Renderer;
+import goodbones.render.StyleSheet;
+import goodbones.render.Surroundings;
+import goodbones.server.drawing.Frames;
+import goodbones.server.workbench.Views.Block;
+import goodbones.server.workbench.Views.FreshView;
+import goodbones.structure.Fresh;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Draws what is on a desk, with what can be added to it. */
+@Component
+class Canvas {
+  /** One of everything that can be added, in the order of {@link Fresh#things}. */
+  private static final List<Node> FRESH = fresh();
+
+  private final Frames frames;
+
+  Canvas(Frames frames) {
+    this.frames = frames;
+  }
+
+  private static List<Node> fresh() {
+    AtomicInteger last = new AtomicInteger();
+    Fresh fresh = new Fresh(() -> NodeId.of("fresh-" + last.incrementAndGet()));
+    return Fresh.things().stream().map(fresh::of).toList();
+  }
+
+  /**
+   * What is shown with what can be added after it, so that the style sheet has the rules of both.
+   */
+  private static Shown withFresh(Shown shown) {
+    Node root = shown.root();
+    List<Node> children = Stream.concat(root.children().stream(), FRESH.stream()).toList();
+    return new Shown(root.withChildren(children), shown.origins());
+  }
+
+  /**
+   * A document for the workbench, as far as its reader does not have it.
+   *
+   * @param had the drawing that the reader has; empty for none
+   */
+  Views.Workbench view(
+      Desk desk, String had, String undo, String redo, List<String> merged, List<String> made) {
+    DeskMemo memo = desk.memo();
+    Surroundings surroundings = memo.surroundings(frames.faces(desk.site().id()));
+    Shown shown = desk.shown();
+    Rendered rendered =
+        Renderer.render(withFresh(shown), desk.look(), surroundings, memo.rendered());
+    String css = StyleSheet.of(List.of(rendered));
+    List<Block> blocks = new ArrayList<>();
+    int count = shown.root().children().size();
+    for (int i = 0; i < count; i++) {
+      Rendered.Block block = rendered.blocks().get(i);
+      Node node = shown.root().children().get(i);
+      blocks.add(
+          new Block(
+              block.node().value(),
+              block.html(),
+              WorkbenchViews.nodes(shown, node, shown.root().id().value())));
+    }
+    List<FreshView> fresh = new ArrayList<>();
+    for (Fresh.Thing thing : Fresh.things()) {
+      String html = rendered.blocks().get(count + fresh.size()).html();
+      fresh.add(
+          new FreshView(
+              thing.title(),
+              thing.kind().word(),
+              thing.count() > 0 ? thing.columns().toString() : "",
+              thing.count(),
+              html));
+    }
+    DeskMemo.News news = memo.news(had, css, blocks, fresh);
+    return new Views.Workbench(
+        desk.id(),
+        desk.title(),
+        desk.site().id(),
+        desk.site().name(),
+        desk.site().language(),
+        desk.version(),
+        undo,
+        redo,
+        news.drawing(),
+        rendered.open(),
+        news.css(),
+        WorkbenchViews.node(shown, shown.root(), ""),
+        news.blocks(),
+        news.fresh(),
+        desk.placements(),
+        desk.piece(),
+        merged,
+        made);
+  }
+}
