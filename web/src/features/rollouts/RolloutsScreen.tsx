@@ -75,16 +75,13 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
   const [problem, setProblem] = useState('');
   const path = { id: done.id };
 
+  const request = (decisions: Record<string, string>) => ({
+    params: { path },
+    body: { decisions: Object.entries(decisions).map(([key, settle]) => ({ key, settle })) },
+  });
   const takeBack = async (decisions: Record<string, string>) => {
     try {
-      await answer(
-        api.POST('/api/rollouts/{id}/take-back', {
-          params: { path },
-          body: {
-            decisions: Object.entries(decisions).map(([key, settle]) => ({ key, settle })),
-          },
-        }),
-      );
+      await answer(api.POST('/api/rollouts/{id}/take-back', request(decisions)));
       setPlan(undefined);
       queries.removeQueries({ queryKey: ['workbench'] });
       await queries.invalidateQueries();
@@ -94,10 +91,12 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
       );
     }
   };
-  const begin = async () => {
+  /** What there is to decide depends on what is decided already. */
+  const planFor = async (decisions: Record<string, string>) => {
     setProblem('');
+    setDecided(decisions);
     try {
-      const next = await answer(api.GET('/api/rollouts/{id}/take-back', { params: { path } }));
+      const next = await answer(api.POST('/api/rollouts/{id}/take-back/plan', request(decisions)));
       if (next.questions.length === 0 && next.together.length === 0) await takeBack({});
       else setPlan(next);
     } catch (error) {
@@ -124,7 +123,7 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
           </p>
         )}
       </div>
-      {!done.takenBack && <Button onClick={() => void begin()}>Take back</Button>}
+      {!done.takenBack && <Button onClick={() => void planFor({})}>Take back</Button>}
       {plan && (
         <Sheet
           open
@@ -135,7 +134,7 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
         >
           {plan.together.length > 0 && (
             <p className="mb-3">
-              These came later at the same sites and go back with it:{' '}
+              These went on from it and go back with it:{' '}
               {names(plan.together.map((d) => `revision ${d.revision}`))}.
             </p>
           )}
@@ -153,7 +152,7 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
               pageName="page"
               takingBack
               onSettle={(settle) => {
-                setDecided({ ...decided, [question.key]: settle });
+                void planFor({ ...decided, [question.key]: settle });
               }}
             />
           ))}

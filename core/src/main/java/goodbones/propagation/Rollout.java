@@ -25,6 +25,11 @@ public record Rollout(
   public record WrittenStep(
       String siteId, String pageId, NodeId placementId, Placement before, Placement after) {}
 
+  /** The sites that it reached. */
+  public List<String> siteIds() {
+    return adopted.stream().map(AdoptedStep::siteId).toList();
+  }
+
   /** The revision that a site showed before; empty if the rollout did not reach it. */
   public OptionalInt before(String siteId) {
     return adopted.stream()

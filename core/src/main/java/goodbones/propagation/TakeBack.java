@@ -103,10 +103,10 @@ public final class TakeBack {
     Set<LocalKey> stoodBefore = written == null ? Set.of() : before.changes().keySet();
     List<Question> questions = new ArrayList<>();
     Placement merged = merge(after, now, before, questions);
-    int from = rollout.revision();
-    int to = rollout.before(site.siteId()).orElse(from);
-    boolean pinned = merged.pin().isPresent();
-    List<Node> chain = pinned ? chain(from, from) : chain(from, to);
+    int from = now.pin().map(Pin::revision).orElse(rollout.revision());
+    int to =
+        merged.pin().map(Pin::revision).orElseGet(() -> rollout.before(site.siteId()).orElse(from));
+    List<Node> chain = chain(from, to);
     Rebased rebased = goneOnly(Rebase.of(node.id(), merged, from, chain), stoodBefore);
     questions.addAll(rebased.questions());
     return new Step(site.siteId(), pageId, node.id(), now, rebased, questions);

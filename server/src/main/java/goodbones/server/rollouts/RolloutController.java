@@ -56,9 +56,11 @@ class RolloutController {
     return alone(() -> applying.apply(request, user.getName()));
   }
 
-  @GetMapping("/{id}/take-back")
-  RolloutViews.TakeBackPlan takeBackPlan(@PathVariable long id) {
-    return takingBack.takeBackPlan(id);
+  /** What taking a rollout back would do, under the decisions made so far. */
+  @PostMapping("/{id}/take-back/plan")
+  RolloutViews.TakeBackPlan takeBackPlan(
+      @PathVariable long id, @RequestBody RolloutViews.TakeBackRequest request) {
+    return takingBack.plan(id, request.decisions());
   }
 
   @PostMapping("/{id}/take-back")

@@ -6,5 +6,6 @@ import org.springframework.data.repository.CrudRepository;
 interface RolloutRepository extends CrudRepository<RolloutEntity, Long> {
   List<RolloutEntity> findAllByOrderByIdDesc();
 
-  List<RolloutEntity> findByPieceIdAndTakenBackIsNullOrderByIdDesc(String pieceId);
+  List<RolloutEntity> findByPieceIdAndTakenBackIsNullAndIdGreaterThanOrderById(
+      String pieceId, long id);
 }

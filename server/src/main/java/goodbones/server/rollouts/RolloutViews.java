@@ -105,6 +105,7 @@ final class RolloutViews {
    * What taking back would do.
    *
    * @param together later rollouts that go back with it, newest first
+   * @param questions everything that there is to decide, those of the later ones included
    */
   record TakeBackPlan(long id, List<Done> together, List<QuestionView> questions) {}
 

@@ -1,10 +1,9 @@
 package goodbones.server.rollouts;
 
-import goodbones.document.Node;
-import goodbones.propagation.Question;
 import goodbones.propagation.Rollout;
 import goodbones.propagation.Settlement;
-import goodbones.propagation.TakeBack;
+import goodbones.propagation.SiteNow;
+import goodbones.propagation.TakeBacks;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
@@ -16,14 +15,18 @@ import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Takes rollouts back. */
+/**
+ * Takes rollouts back, with all later ones that stand on them: what stood before comes back, edits
+ * made since stay.
+ */
 @Service
 class TakingBack {
   private final RolloutRepository repository;
@@ -48,108 +51,106 @@ class TakingBack {
     this.clock = clock;
   }
 
-  @Transactional(readOnly = true)
-  TakeBackPlan takeBackPlan(long id) {
-    RolloutEntity kept = entity(id);
-    List<RolloutEntity> later = later(kept);
-    return new TakeBackPlan(
-        id,
-        later.stream().map(records::done).toList(),
-        later.isEmpty() ? questions(kept) : List.of());
-  }
+  /** What goes back together, the newest first, and what it comes to. */
+  private record Way(List<RolloutEntity> rollouts, TakeBacks.Outcome outcome) {}
 
-  private RolloutEntity entity(long id) {
+  private Way way(long id, List<Decision> decisions) {
     RolloutEntity kept =
         repository.findById(id).orElseThrow(() -> new NotFound("rollout", String.valueOf(id)));
     if (kept.takenBack() != null) {
       throw new BadInput("id", "This rollout was taken back already");
     }
-    return kept;
+    List<RolloutEntity> later =
+        repository.findByPieceIdAndTakenBackIsNullAndIdGreaterThanOrderById(kept.pieceId(), id);
+    List<RolloutEntity> together = new ArrayList<>();
+    together.add(kept);
+    together.addAll(TakeBacks.standingOn(kept, later, RolloutEntity::rollout));
+    Collections.reverse(together);
+    List<Rollout> rollouts = together.stream().map(RolloutEntity::rollout).toList();
+    List<SiteNow> reached =
+        rollouts.stream()
+            .flatMap(rollout -> rollout.siteIds().stream())
+            .distinct()
+            .map(planning::now)
+            .toList();
+    Map<String, Settlement> decided = Decisions.read(decisions);
+    return new Way(
+        together,
+        TakeBacks.of(
+            pieces, rollouts, reached, asked -> Optional.ofNullable(decided.get(key(asked)))));
   }
 
-  /** Rollouts of the same piece that came later at one of the same sites, newest first. */
-  private List<RolloutEntity> later(RolloutEntity kept) {
-    List<String> here = siteIds(kept);
-    return repository.findByPieceIdAndTakenBackIsNullOrderByIdDesc(kept.pieceId()).stream()
-        .filter(other -> other.id() > kept.id())
-        .filter(other -> siteIds(other).stream().anyMatch(here::contains))
-        .toList();
-  }
-
-  private static List<String> siteIds(RolloutEntity kept) {
-    return kept.rollout().adopted().stream().map(Rollout.AdoptedStep::siteId).toList();
-  }
-
-  private List<QuestionView> questions(RolloutEntity kept) {
-    List<QuestionView> views = new ArrayList<>();
-    for (TakeBack.Step step : steps(kept)) {
-      int from = kept.revision();
-      int to = kept.rollout().before(step.siteId()).orElse(from);
-      Describing describing =
-          new Describing(pieces, kept.pieceId(), from, to, planning.now(step.siteId()).finishes());
-      for (Question question : step.questions()) {
-        views.add(
-            describing.question(
-                Describing.key(step.pageId(), step.placementId().value(), question),
-                step.placementId(),
-                question));
-      }
-    }
-    return views;
-  }
-
-  private List<TakeBack.Step> steps(RolloutEntity kept) {
-    TakeBack takeBack = new TakeBack(pieces, kept.rollout());
-    return siteIds(kept).stream()
-        .flatMap(site -> takeBack.plan(planning.now(site)).stream())
-        .toList();
+  private static String key(TakeBacks.Asked asked) {
+    return Describing.key(asked.pageId(), asked.placementId().value(), asked.question());
   }
 
   /**
-   * Takes a rollout back, with those that came later at the same sites: what stood before comes
-   * back, edits made since stay.
+   * What taking back would do.
+   *
+   * @param decisions those made so far; on them depends what else there is to decide
+   */
+  @Transactional(readOnly = true)
+  TakeBackPlan plan(long id, List<Decision> decisions) {
+    Way way = way(id, decisions);
+    List<Done> together =
+        way.rollouts().stream().filter(r -> r.id() != id).map(records::done).toList();
+    return new TakeBackPlan(
+        id, together, way.outcome().asked().stream().map(this::question).toList());
+  }
+
+  private QuestionView question(TakeBacks.Asked asked) {
+    return new Describing(
+            pieces,
+            asked.pieceId(),
+            asked.from(),
+            asked.to(),
+            planning.now(asked.siteId()).finishes())
+        .question(key(asked), asked.placementId(), asked.question());
+  }
+
+  /**
+   * Takes a rollout back.
    *
    * @throws BadInput if a question is open
    */
   @Transactional(isolation = Isolation.SERIALIZABLE)
   Done takeBack(long id, List<Decision> decisions) {
-    RolloutEntity kept = entity(id);
-    Map<String, Settlement> decided = Decisions.read(decisions);
-    for (RolloutEntity other : later(kept)) {
-      takeBackOne(other, decided);
+    Way way = way(id, decisions);
+    if (way.outcome().open()) {
+      TakeBacks.Asked first = way.outcome().asked().get(0);
+      throw new BadInput(
+          "decisions",
+          "“"
+              + sites.page(first.pageId()).title()
+              + "” was edited since the rollout; decide what becomes of every edit first");
     }
-    takeBackOne(kept, decided);
-    return records.done(kept);
+    way.outcome().sites().forEach(this::write);
+    way.rollouts().forEach(kept -> kept.takeBack(clock.instant()));
+    repository.saveAll(way.rollouts());
+    way.rollouts().forEach(this::withdraw);
+    return records.done(way.rollouts().get(way.rollouts().size() - 1));
   }
 
-  private void takeBackOne(RolloutEntity kept, Map<String, Settlement> decided) {
-    for (TakeBack.Step step : steps(kept)) {
-      Map<String, Settlement> decisions = new HashMap<>();
-      for (Question question : step.questions()) {
-        Settlement settlement =
-            decided.get(Describing.key(step.pageId(), step.placementId().value(), question));
-        if (settlement == null) {
-          throw new BadInput(
-              "decisions",
-              "“"
-                  + sites.page(step.pageId()).title()
-                  + "” was edited since revision "
-                  + kept.revision()
-                  + " was applied; decide what becomes of the edit first");
-        }
-        decisions.put(question.id(), settlement);
-      }
-      PageState page = sites.page(step.pageId());
-      Node root = Decisions.put(page.root(), step.placementId(), step.after(decisions));
-      if (!root.equals(page.root())) {
-        sites.write(page.id(), page.version(), root);
+  private void write(SiteNow after) {
+    for (SiteNow.PageNow page : after.pages()) {
+      PageState before = sites.page(page.pageId());
+      if (!before.root().equals(page.root())) {
+        sites.write(page.pageId(), page.version(), page.root());
       }
     }
-    for (Rollout.AdoptedStep step : kept.rollout().adopted()) {
-      sites.adopt(step.siteId(), kept.pieceId(), step.before());
-    }
-    kept.takeBack(clock.instant());
-    repository.save(kept);
+    Map<String, Integer> shown = sites.adopted(after.siteId()).revisions();
+    after
+        .adopted()
+        .revisions()
+        .forEach(
+            (piece, revision) -> {
+              if (!revision.equals(shown.get(piece))) {
+                sites.adopt(after.siteId(), piece, revision);
+              }
+            });
+  }
+
+  private void withdraw(RolloutEntity kept) {
     boolean shown =
         pieces.sitesUsing(kept.pieceId()).stream()
             .anyMatch(site -> sites.adopted(site).of(kept.pieceId()) == kept.revision());
