@@ -47,8 +47,20 @@ public sealed interface Edit {
 
   record Rename(NodeId node, String name) implements Edit {}
 
-  /** Sets one local change of a placement; empty goes back to the library's. */
-  record SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value) implements Edit {}
+  /**
+   * Sets one local change of a placement; empty goes back to the library's.
+   *
+   * @param settled the revision on which it was made, for one that is brought back; 0 for the one
+   *     that is shown
+   */
+  record SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value, int settled)
+      implements Edit {
+
+    /** A change that is made on the revision shown. */
+    public SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value) {
+      this(placement, key, value, 0);
+    }
+  }
 
   /** Sets the order of a parent with locally placed children; an empty list takes it away. */
   record SetOrder(NodeId placement, NodeId parent, List<NodeId> ids) implements Edit {
@@ -59,6 +71,9 @@ public sealed interface Edit {
 
   /** Holds a placement at a revision, or lets it follow. */
   record SetPin(NodeId placement, Optional<Pin> pin) implements Edit {}
+
+  /** Puts a placement as a whole in the place of what stands there. */
+  record SetPlacement(NodeId node, Placement placement) implements Edit {}
 
   /** Several edits as one: all or nothing. */
   record Group(List<Edit> edits) implements Edit {
@@ -95,6 +110,8 @@ public sealed interface Edit {
       return List.of(e.placement());
     } else if (this instanceof SetPin e) {
       return List.of(e.placement());
+    } else if (this instanceof SetPlacement e) {
+      return List.of(e.node());
     }
     return ((Group) this).edits().stream().flatMap(each -> each.nodes().stream()).toList();
   }

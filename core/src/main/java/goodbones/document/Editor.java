@@ -75,7 +75,7 @@ public final class Editor {
       Optional<LocalValue> before = Optional.ofNullable(placement.changes().get(e.key()));
       return new Edited(
           replace(root, e.placement(), placement.withChange(e.key(), e.value())),
-          new Edit.SetLocal(e.placement(), e.key(), before));
+          new Edit.SetLocal(e.placement(), e.key(), before, placement.settled()));
     } else if (edit instanceof Edit.SetOrder e) {
       Placement placement = placement(root, e.placement());
       List<NodeId> before = placement.order().getOrDefault(e.parent(), List.of());
@@ -87,6 +87,10 @@ public final class Editor {
       return new Edited(
           replace(root, e.placement(), placement.withPin(e.pin())),
           new Edit.SetPin(e.placement(), placement.pin()));
+    } else if (edit instanceof Edit.SetPlacement e) {
+      Placement placement = placement(root, e.node());
+      return new Edited(
+          replace(root, e.node(), e.placement()), new Edit.SetPlacement(e.node(), placement));
     }
     return group(root, (Edit.Group) edit);
   }

@@ -14,9 +14,13 @@ import java.util.TreeMap;
  * <p>A placement that follows stores no revision; its site's adopted revision decides. The local
  * changes are a map without order. For each parent with locally placed children, {@code order}
  * lists the ids of its children as seen here.
+ *
+ * @param settled the revision on which its local changes were made, or to which they were rebased;
+ *     0 where it was not put on a page yet
  */
 public record Placement(
     String pieceId,
+    int settled,
     Optional<Pin> pin,
     SortedMap<LocalKey, LocalValue> changes,
     SortedMap<NodeId, List<NodeId>> order) {
@@ -32,34 +36,40 @@ public record Placement(
 
   public static Placement of(String pieceId) {
     return new Placement(
-        pieceId, Optional.empty(), Collections.emptySortedMap(), Collections.emptySortedMap());
+        pieceId, 0, Optional.empty(), Collections.emptySortedMap(), Collections.emptySortedMap());
+  }
+
+  public Placement withSettled(int revision) {
+    return new Placement(pieceId, revision, pin, changes, order);
   }
 
   public Placement withPin(Optional<Pin> newPin) {
-    return new Placement(pieceId, newPin, changes, order);
+    return new Placement(pieceId, settled, newPin, changes, order);
   }
 
   public Placement withChange(LocalKey key, Optional<LocalValue> value) {
     return new Placement(
         pieceId,
+        settled,
         pin,
         value.map(v -> Sorted.with(changes, key, v)).orElseGet(() -> Sorted.without(changes, key)),
         order);
   }
 
   public Placement withChanges(Map<LocalKey, LocalValue> newChanges) {
-    return new Placement(pieceId, pin, Sorted.map(newChanges), order);
+    return new Placement(pieceId, settled, pin, Sorted.map(newChanges), order);
   }
 
   public Placement withOrder(NodeId parent, List<NodeId> ids) {
     return new Placement(
         pieceId,
+        settled,
         pin,
         changes,
         ids.isEmpty() ? Sorted.without(order, parent) : Sorted.with(order, parent, ids));
   }
 
   public Placement withOrder(Map<NodeId, List<NodeId>> newOrder) {
-    return new Placement(pieceId, pin, changes, Sorted.map(newOrder));
+    return new Placement(pieceId, settled, pin, changes, Sorted.map(newOrder));
   }
 }

@@ -186,9 +186,24 @@ final class LocalEdits {
           Optional.of(new LocalValue.IsRemoved()));
     }
     LocalKey own = new LocalKey(e.node().inner(), Aspect.PLACED);
-    return placement(e.node()).changes().containsKey(own)
-        ? new Edit.SetLocal(e.node().outer(), own, Optional.empty())
-        : inInsert(e.node(), new Edit.Remove(e.node().inner()));
+    List<Edit> edits = new ArrayList<>();
+    edits.add(
+        placement(e.node()).changes().containsKey(own)
+            ? new Edit.SetLocal(e.node().outer(), own, Optional.empty())
+            : inInsert(e.node(), new Edit.Remove(e.node().inner())));
+    // What of the piece was moved into it goes with it, and not back to where it stood.
+    node(e.node())
+        .walk(
+            inside -> {
+              if (libraryNode(inside.id()).isPresent()) {
+                edits.add(
+                    new Edit.SetLocal(
+                        e.node().outer(),
+                        new LocalKey(inside.id().inner(), Aspect.REMOVED),
+                        Optional.of(new LocalValue.IsRemoved())));
+              }
+            });
+    return edits.size() == 1 ? edits.get(0) : new Edit.Group(edits);
   }
 
   private Edit move(Edit.Move e) {

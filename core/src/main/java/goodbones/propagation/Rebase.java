@@ -71,18 +71,19 @@ public final class Rebase {
 
   /**
    * @param from the number of the revision shown now
+   * @param to the number of the newer one
    * @param revisions the revision shown now, and every one on the way to the newer one, in order
    * @throws IllegalArgumentException if there is no revision
    */
   public static Rebased of(
-      NodeId placementId, Placement placement, int from, List<Node> revisions) {
+      NodeId placementId, Placement placement, int from, int to, List<Node> revisions) {
     if (revisions.isEmpty()) {
       throw new IllegalArgumentException("a rebase needs the revision that is shown now");
     }
-    return new Rebase(placementId, placement, revisions).run(from);
+    return new Rebase(placementId, placement, revisions).run(from, to);
   }
 
-  private Rebased run(int from) {
+  private Rebased run(int from, int to) {
     placement.changes().forEach((key, value) -> verdicts.put(key, verdict(key, value)));
     checkLoops();
     checkRemovals();
@@ -93,7 +94,7 @@ public final class Rebase {
     Settling settling =
         new Settling(
             placementId + "\n" + from,
-            placement,
+            placement.withSettled(to),
             first.root(),
             last,
             this::isThere,

@@ -52,8 +52,14 @@ public record Rebased(
    */
   public Placement settled(Map<String, Settlement> decisions) {
     return open(decisions).isEmpty()
-        ? settling.settle(decisions)
-        : before.withPin(Optional.of(new Pin(from, Pin.Reason.WAITING)));
+        ? unlessTheSame(settling.settle(decisions))
+        : before.withSettled(from).withPin(Optional.of(new Pin(from, Pin.Reason.WAITING)));
+  }
+
+  /** What is clean need not be written; an answer is. */
+  private Placement unlessTheSame(Placement after) {
+    boolean same = after.equals(before.withSettled(after.settled()));
+    return questions.isEmpty() && same ? before : after;
   }
 
   /** The same placement and revisions with some questions only; nothing else changes or asks. */

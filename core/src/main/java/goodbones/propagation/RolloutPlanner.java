@@ -5,7 +5,6 @@ import goodbones.document.Node;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Library;
-import goodbones.library.Revision;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Shown;
 import java.util.ArrayList;
@@ -13,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /** Plans what carrying a release to sites would do. Nothing is changed by planning. */
 public final class RolloutPlanner {
@@ -58,10 +56,20 @@ public final class RolloutPlanner {
     List<NodeChange> changes = List.of();
     PlacementPlan.Status status = PlacementPlan.Status.HELD;
     if (placement.pin().map(Pin::reason).orElse(Pin.Reason.WAITING) == Pin.Reason.WAITING) {
-      Rebased outcome = Rebase.of(node.id(), placement, from, chain(release, from));
+      Rebased outcome =
+          Rebase.of(
+              node.id(),
+              placement,
+              from,
+              release.revision(),
+              Way.between(library, release.pieceId(), from, release.revision()));
       rebased = Optional.of(outcome);
       changes = changes(site, node, from, release.revision(), forThePage(outcome));
-      status = status(outcome, changes, new RevisionIndex(chain(release, from).get(0)));
+      status =
+          status(
+              outcome,
+              changes,
+              new RevisionIndex(library.revision(release.pieceId(), from).root()));
     }
     return new PlacementPlan(
         site.siteId(),
@@ -113,14 +121,5 @@ public final class RolloutPlanner {
     Node page =
         Node.of(goodbones.document.NodeId.of("page"), Kind.PAGE, "").withChildren(List.of(pinned));
     return Shown.of(page, new goodbones.library.Adopted(Map.of()), library);
-  }
-
-  /** The revision shown now and every one on the way to the release. */
-  private List<Node> chain(Release release, int from) {
-    int step = from <= release.revision() ? 1 : -1;
-    return IntStream.iterate(from, n -> n != release.revision() + step, n -> n + step)
-        .mapToObj(number -> library.revision(release.pieceId(), number))
-        .map(Revision::root)
-        .toList();
   }
 }

@@ -8,7 +8,6 @@ import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Library;
-import goodbones.library.Revision;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -18,7 +17,6 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.IntStream;
 
 /**
  * Plans taking a rollout back at a site.
@@ -37,13 +35,18 @@ public final class TakeBack {
     this.rollout = rollout;
   }
 
-  /** What taking back would do at one placement. */
+  /**
+   * What taking back would do at one placement.
+   *
+   * @param settled the revision that its local changes are settled on then
+   */
   public record Step(
       String siteId,
       String pageId,
       NodeId placementId,
       Placement now,
       Rebased merged,
+      int settled,
       List<Question> questions) {
     public Step {
       questions = List.copyOf(questions);
@@ -67,7 +70,7 @@ public final class TakeBack {
           question.library().ifPresentOrElse(v -> changes.put(key, v), () -> changes.remove(key));
         }
       }
-      return settled.withChanges(changes).withPin(merged.before().pin());
+      return settled.withChanges(changes).withPin(merged.before().pin()).withSettled(this.settled);
     }
   }
 
@@ -106,10 +109,28 @@ public final class TakeBack {
     int from = now.pin().map(Pin::revision).orElse(rollout.revision());
     int to =
         merged.pin().map(Pin::revision).orElseGet(() -> rollout.before(site.siteId()).orElse(from));
-    List<Node> chain = chain(from, to);
-    Rebased rebased = goneOnly(Rebase.of(node.id(), merged, from, chain), stoodBefore);
+    Rebased rebased =
+        goneOnly(
+            Rebase.of(
+                node.id(), merged, from, to, Way.between(library, rollout.pieceId(), from, to)),
+            stoodBefore);
     questions.addAll(rebased.questions());
-    return new Step(site.siteId(), pageId, node.id(), now, rebased, questions);
+    return new Step(
+        site.siteId(),
+        pageId,
+        node.id(),
+        now,
+        rebased,
+        settled(now, after, before, from, to),
+        questions);
+  }
+
+  /** What stood before comes back as it was; what was edited since is settled on what is shown. */
+  private static int settled(Placement now, Placement after, Placement before, int from, int to) {
+    if (!before.equals(after) && now.settled() == after.settled()) {
+      return before.settled();
+    }
+    return now.settled() == from ? to : now.settled();
   }
 
   /** Only what is gone asks, and only if it was edited since; all else comes back as it was. */
@@ -164,13 +185,5 @@ public final class TakeBack {
     }
     Optional<Pin> pin = now.pin().equals(after.pin()) ? before.pin() : now.pin();
     return now.withChanges(changes).withOrder(order).withPin(pin);
-  }
-
-  private List<Node> chain(int from, int to) {
-    int step = from <= to ? 1 : -1;
-    return IntStream.iterate(from, n -> n != to + step, n -> n + step)
-        .mapToObj(number -> library.revision(rollout.pieceId(), number))
-        .map(Revision::root)
-        .toList();
   }
 }

@@ -138,7 +138,11 @@ public final class Sieve {
         .forEach((key, value) -> change(key, value).ifPresent(kept -> changes.put(key, kept)));
     Optional<Pin> pin =
         placement.pin().filter(p -> known.revision(placement.pieceId(), p.revision()));
-    return placement.withChanges(changes).withPin(pin);
+    boolean settled = known.revision(placement.pieceId(), placement.settled());
+    return placement
+        .withChanges(changes)
+        .withPin(pin)
+        .withSettled(settled ? placement.settled() : 0);
   }
 
   private Optional<LocalValue> change(LocalKey key, LocalValue value) {

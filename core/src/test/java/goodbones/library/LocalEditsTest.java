@@ -32,10 +32,15 @@ class LocalEditsTest {
                       .withStyle(RADIUS, StyleValue.literal("8px"))));
   private static final Node PAGE =
       Node.of(NodeId.of("page"), Kind.PAGE, "")
-          .withChildren(List.of(Node.placing(NodeId.of("p"), "", "piece")));
+          .withChildren(
+              List.of(
+                  Node.placing(NodeId.of("p"), "", "piece")
+                      .withPlacement(Placement.of("piece").withSettled(1))));
   private static final PageEditor EDITOR =
       new PageEditor(
-          new Adopted(Map.of("piece", 1)), (id, number) -> new Revision(id, number, PIECE, "", 1));
+          new Adopted(Map.of("piece", 1)),
+          (id, number) -> new Revision(id, number, PIECE, "", 1),
+          (id, placement, shown) -> placement);
 
   private static Placement placement(Node page) {
     return page.children().get(0).placement().orElseThrow();
@@ -122,5 +127,14 @@ class LocalEditsTest {
                 new goodbones.document.LocalValue.StyleIs(Optional.of(StyleValue.literal("1px")))));
     assertThatThrownBy(() -> EDITOR.reapply(PAGE, undo))
         .hasMessageContaining("Revision 1 of the piece no longer has");
+  }
+
+  @Test
+  void whatOfThePieceWasMovedIntoAnInsertGoesWithIt() {
+    Node box = Node.of(NodeId.of("new"), Kind.BOX, "");
+    Node inserted = EDITOR.apply(PAGE, new Edit.Insert(NodeId.of("p/s"), 0, box)).root();
+    Node moved = EDITOR.apply(inserted, new Edit.Move(BUTTON, NodeId.of("p/new"), 0)).root();
+    Node removed = EDITOR.apply(moved, new Edit.Remove(NodeId.of("p/new"))).root();
+    assertThat(EDITOR.shown(removed).root().find(BUTTON)).isEmpty();
   }
 }

@@ -52,13 +52,13 @@ class RebaseEndsTest {
     Node second = root(node("A", Kind.BOX, node("B", Kind.BOX)));
     Placement here = Placement.of("piece").withChanges(Map.of(placed("A"), under("B")));
 
-    Rebased rebased = Rebase.of(NodeId.of("p"), here, 1, List.of(first, second));
+    Rebased rebased = Rebase.of(NodeId.of("p"), here, 1, 2, List.of(first, second));
     assertThat(rebased.questions()).extracting(Question::verdict).containsExactly(Verdict.SHAPE);
     Placement stayed = rebased.settled(Map.of(rebased.questions().get(0).id(), Settlement.STAY));
     assertThat(Overlay.show(second, stayed))
         .isEqualTo(root(node("B", Kind.BOX, node("A", Kind.BOX))));
 
-    Rebased gone = Rebase.of(NodeId.of("p"), stayed, 2, List.of(second, root()));
+    Rebased gone = Rebase.of(NodeId.of("p"), stayed, 2, 3, List.of(second, root()));
     assertThat(gone.questions()).extracting(Question::verdict).containsOnly(Verdict.GONE);
     Map<String, Settlement> keep = new HashMap<>();
     gone.questions().forEach(question -> keep.put(question.id(), Settlement.STAY));
@@ -76,7 +76,7 @@ class RebaseEndsTest {
             node("C", Kind.ROW, node("B", Kind.COLUMN)));
     Node second = root(node("A", Kind.ROW, node("y", Kind.COLUMN), node("B", Kind.COLUMN)));
     Placement here = Placement.of("piece").withChanges(Map.of(placed("A"), under("B")));
-    Rebased rebased = Rebase.of(NodeId.of("p"), here, 1, List.of(first, second));
+    Rebased rebased = Rebase.of(NodeId.of("p"), here, 1, 2, List.of(first, second));
     Question question = rebased.questions().get(0);
     assertThat(question.choices()).containsExactly(Settlement.TAKE);
     assertThat(Overlay.show(second, rebased.settled(Map.of(question.id(), Settlement.TAKE))))
@@ -92,7 +92,8 @@ class RebaseEndsTest {
       int at = 1;
       while (at < scene.revisions.size()) {
         int to = at + 1 + random.nextInt(Math.min(2, scene.revisions.size() - at));
-        Rebased rebased = Rebase.of(Scene.PLACEMENT, now, at, scene.revisions.subList(at - 1, to));
+        Rebased rebased =
+            Rebase.of(Scene.PLACEMENT, now, at, to, scene.revisions.subList(at - 1, to));
         Map<String, Settlement> decisions = new HashMap<>();
         for (Question question : rebased.questions()) {
           List<Settlement> choices = question.choices().stream().sorted().toList();
@@ -131,7 +132,7 @@ class RebaseEndsTest {
         Overlay.show(revision, here);
         Overlay.parents(revision, here);
       }
-      Rebased rebased = Rebase.of(NodeId.of("p"), here, 1, revisions);
+      Rebased rebased = Rebase.of(NodeId.of("p"), here, 1, revisions.size(), revisions);
       assertThat(rebased.verdicts().keySet()).isEqualTo(here.changes().keySet());
       for (Settlement wanted : Settlement.values()) {
         Map<String, Settlement> decisions = new HashMap<>();

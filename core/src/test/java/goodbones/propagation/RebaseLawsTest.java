@@ -32,7 +32,7 @@ class RebaseLawsTest {
   }
 
   private static Rebased rebase(Scene scene, Placement placement, int from, int to) {
-    return Rebase.of(Scene.PLACEMENT, placement, from, scene.revisions.subList(from - 1, to));
+    return Rebase.of(Scene.PLACEMENT, placement, from, to, scene.revisions.subList(from - 1, to));
   }
 
   private static Map<String, Settlement> all(Rebased rebased, Settlement wanted) {
@@ -122,7 +122,8 @@ class RebaseLawsTest {
         0,
         scene -> {
           Node only = scene.revisions.get(0);
-          Rebased rebased = Rebase.of(Scene.PLACEMENT, scene.placement(), 1, List.of(only, only));
+          Rebased rebased =
+              Rebase.of(Scene.PLACEMENT, scene.placement(), 1, 2, List.of(only, only));
           assertThat(rebased.questions()).as("seed %d", scene.seed).isEmpty();
           assertThat(rebased.settled(Map.of()))
               .as("seed %d", scene.seed)
@@ -236,9 +237,10 @@ class RebaseLawsTest {
             return;
           }
           compared[0]++;
-          assertThat(second.settled(Map.of()))
+          // What is clean is not written, so only the number of the revision may differ.
+          assertThat(second.settled(Map.of()).withSettled(3))
               .as("seed %d", scene.seed)
-              .isEqualTo(once.settled(Map.of()));
+              .isEqualTo(once.settled(Map.of()).withSettled(3));
         });
     assertThat(compared[0]).isGreaterThan(SCENES / 4);
   }

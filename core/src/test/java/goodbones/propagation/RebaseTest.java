@@ -49,7 +49,7 @@ class RebaseTest {
 
   private static Rebased rebase(Map<LocalKey, LocalValue> changes, Node... revisions) {
     return Rebase.of(
-        NodeId.of("p"), Placement.of("piece").withChanges(changes), 4, List.of(revisions));
+        NodeId.of("p"), Placement.of("piece").withChanges(changes), 4, 5, List.of(revisions));
   }
 
   @Test

@@ -68,7 +68,7 @@ final class Scene {
   }
 
   Node applied(Node before, int revision, Edit edit) {
-    return new PageEditor(new Adopted(Map.of(PIECE, revision)), library())
+    return new PageEditor(new Adopted(Map.of(PIECE, revision)), library(), new Rebasing(library()))
         .apply(before, edit)
         .root();
   }

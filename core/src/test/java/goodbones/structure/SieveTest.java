@@ -110,6 +110,7 @@ class SieveTest {
     Placement placement =
         Placement.of("band")
             .withPin(Optional.of(new Pin(9, Pin.Reason.HELD)))
+            .withSettled(9)
             .withChanges(
                 Map.of(
                     picture,
@@ -125,6 +126,7 @@ class SieveTest {
             .placement()
             .orElseThrow();
     assertThat(kept.pin()).isEmpty();
+    assertThat(kept.settled()).isZero();
     assertThat(kept.changes()).containsOnlyKeys(insert);
     assertThat(((LocalValue.PlacedUnder) kept.changes().get(insert)).inserted().orElseThrow())
         .extracting(Node::content)

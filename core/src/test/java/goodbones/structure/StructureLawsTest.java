@@ -47,13 +47,18 @@ class StructureLawsTest {
       trees = new Trees(seed, "own");
       Node piece = new Trees(seed + 1, "lib").section();
       Library library = (id, number) -> new Revision(id, number, piece, "", 1);
-      editor = new PageEditor(new Adopted(Map.of("piece", 1)), library);
+      editor =
+          new PageEditor(
+              new Adopted(Map.of("piece", 1)),
+              library,
+              new goodbones.propagation.Rebasing(library));
       page =
           Node.of(NodeId.of("page"), Kind.PAGE, "")
               .withChildren(
                   List.of(
                       trees.section(),
-                      Node.placing(NodeId.of("placed"), "", "piece"),
+                      Node.placing(NodeId.of("placed"), "", "piece")
+                          .withPlacement(goodbones.document.Placement.of("piece").withSettled(1)),
                       trees.section()));
     }
 

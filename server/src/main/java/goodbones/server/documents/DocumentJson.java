@@ -144,6 +144,7 @@ public final class DocumentJson {
     @Type(value = Edit.SetLocal.class, name = "set-local"),
     @Type(value = Edit.SetOrder.class, name = "set-order"),
     @Type(value = Edit.SetPin.class, name = "set-pin"),
+    @Type(value = Edit.SetPlacement.class, name = "set-placement"),
     @Type(value = Edit.Group.class, name = "group")
   })
   private interface EditMixin {}

@@ -5,7 +5,6 @@ import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.library.Adopted;
-import goodbones.library.PageEditor;
 import goodbones.library.Shown;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.Pieces;
@@ -102,12 +101,6 @@ public class Sites {
             .collect(Collectors.toMap(AdoptedRow::pieceId, AdoptedRow::revision)));
   }
 
-  /** Edits pages of a site as they are shown. */
-  @Transactional(readOnly = true)
-  public PageEditor editor(String siteId) {
-    return new PageEditor(adopted(siteId), pieces);
-  }
-
   @Transactional(readOnly = true)
   public Shown shown(PageState page) {
     return Shown.of(page.root(), adopted(page.siteId()), pieces);
@@ -128,10 +121,11 @@ public class Sites {
   public void addPage(
       String id, String siteId, String title, String address, String description, Node root) {
     Catalogue.require(root);
+    Node settled = UnsettledPages.settled(root, adopted(siteId));
     PageEntity page = new PageEntity(id, siteId, title, address, description);
-    page.write(DocumentJson.write(root), clock.instant());
+    page.write(DocumentJson.write(settled), clock.instant());
     pages.saveAndFlush(page);
-    pieces.index(siteId, id, root);
+    pieces.index(siteId, id, settled);
   }
 
   /**

@@ -9,6 +9,7 @@ import goodbones.document.Node;
 import goodbones.library.Adopted;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
+import goodbones.propagation.Rebasing;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
@@ -87,7 +88,7 @@ class Desks {
       this.site = sites.get(page.siteId());
       this.look = finishes.forSite(page.siteId());
       this.adopted = sites.adopted(page.siteId());
-      this.editor = new PageEditor(adopted, pieces, memo().fillings());
+      this.editor = new PageEditor(adopted, pieces, new Rebasing(pieces), memo().fillings());
       this.shown = editor.shown(page.root());
     }
 
