@@ -121,7 +121,7 @@ public class Sites {
   public void addPage(
       String id, String siteId, String title, String address, String description, Node root) {
     Catalogue.require(root);
-    Node settled = UnsettledPages.settled(root, adopted(siteId));
+    Node settled = adopted(siteId).settled(root);
     PageEntity page = new PageEntity(id, siteId, title, address, description);
     page.write(DocumentJson.write(settled), clock.instant());
     pages.saveAndFlush(page);

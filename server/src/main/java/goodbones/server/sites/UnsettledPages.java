@@ -1,7 +1,6 @@
 package goodbones.server.sites;
 
 import goodbones.document.Node;
-import goodbones.library.Adopted;
 import goodbones.server.documents.DocumentJson;
 import java.time.Clock;
 import java.util.List;
@@ -31,18 +30,8 @@ class UnsettledPages implements SmartInitializingSingleton {
     List<PageEntity> unsettled = pages.unsettled();
     for (PageEntity page : unsettled) {
       Node root = DocumentJson.read(page.document(), Node.class);
-      page.write(DocumentJson.write(settled(root, sites.adopted(page.siteId()))), clock.instant());
+      page.write(DocumentJson.write(sites.adopted(page.siteId()).settled(root)), clock.instant());
     }
     pages.saveAll(unsettled);
-  }
-
-  /** The same with every placement of which it is not known settled on what it shows. */
-  static Node settled(Node node, Adopted adopted) {
-    Node settled =
-        node.withChildren(node.children().stream().map(child -> settled(child, adopted)).toList());
-    return node.placement()
-        .filter(placement -> placement.settled() == 0)
-        .map(placement -> settled.withPlacement(placement.withSettled(adopted.shownBy(placement))))
-        .orElse(settled);
   }
 }
