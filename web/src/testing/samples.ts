@@ -21,6 +21,7 @@ export function workbenchAnswer(more: Partial<WorkbenchAnswer> = {}): WorkbenchA
     siteName: 'S',
     language: 'en',
     version: 1,
+    stamp: 0,
     undo: '',
     redo: '',
     drawing: 'd1',

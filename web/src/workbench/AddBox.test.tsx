@@ -23,7 +23,8 @@ function open(onEdit: (edit: AskedEdit) => Promise<unknown> = () => Promise.reso
       node={nodeView('notice', 'text', 'page')}
       at={{ x: 0, y: 0 }}
       spot={undefined}
-      pieces={false}
+      site="s"
+      itself=""
       onEdit={edit}
       onClose={onClose}
     />,

@@ -1,10 +1,11 @@
 import { useDraggable } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { answer, api } from '../api/client';
+import { answer, api, fetchText } from '../api/client';
 import { useOutside } from '../ui/useOutside';
 import { addables, addTo, spotFor, type Addable, type May, type Spot } from './actions';
 import { useIsCarrying } from './dragStore';
+import { Frame } from './Frame';
 import type { Point } from './geometry';
 import type { AskedEdit, FreshView, NodeView } from './source';
 import type { Tree } from './tree';
@@ -18,8 +19,10 @@ type Props = {
   at: Point;
   /** The place that was pointed at; without one, the nearest to the thing in hand. */
   spot: Spot | undefined;
-  /** Whether pieces can be placed. */
-  pieces: boolean;
+  /** In whose look pieces are shown. */
+  site: string;
+  /** The piece that is worked on, which cannot stand in itself; empty on a page. */
+  itself: string;
   onEdit: (edit: AskedEdit) => Promise<unknown>;
   onClose: () => void;
 };
@@ -39,11 +42,10 @@ function named(all: readonly Addable[], typed: string): readonly Addable[] {
 }
 
 /** Anything is added by its name, where it is wanted. */
-export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClose }: Props) {
+export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit, onClose }: Props) {
   const library = useQuery({
     queryKey: ['pieces'],
     queryFn: () => answer(api.GET('/api/pieces')),
-    enabled: pieces,
   });
   const carrying = useIsCarrying();
   const [typed, setTyped] = useState('');
@@ -55,14 +57,17 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
   const asked = useRef(false);
   const all: Addable[] = [
     ...addables(fresh),
-    ...(library.data ?? []).map((piece) => ({
-      key: piece.id,
-      title: piece.name,
-      hint: 'from the library',
-      kind: 'placement',
-      value: piece.id,
-      count: 0,
-    })),
+    ...(library.data ?? [])
+      .filter((piece) => piece.id !== itself)
+      .map((piece) => ({
+        key: piece.id,
+        title: piece.name,
+        hint: 'from the library',
+        kind: 'placement',
+        root: piece.root,
+        value: piece.id,
+        count: 0,
+      })),
   ];
   const found = named(all, typed);
   const current = found[Math.min(chosen, found.length - 1)];
@@ -71,7 +76,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
   const spotOf = (item: Addable): Spot =>
     beside && canBeside
       ? { how: 'beside', node: node.id, before: '' }
-      : (spot ?? spotFor(tree, may, node, item.kind === 'placement' ? 'section' : item.kind));
+      : (spot ?? spotFor(tree, may, node, item.root ?? item.kind));
   const where = current && spotOf(current);
   const home = where && tree.byId.get(where.node);
 
@@ -162,10 +167,26 @@ export function AddBox({ tree, may, fresh, node, at, spot, pieces, onEdit, onClo
           />
         ))}
       </ul>
+      {current?.kind === 'placement' && <Miniature piece={current.value} site={site} />}
       {problem && (
         <p role="alert" className="text-brick px-3 py-2 border-t border-hair">
           {problem}
         </p>
+      )}
+    </div>
+  );
+}
+
+/** How a piece looks at this client's. */
+function Miniature({ piece, site }: { piece: string; site: string }) {
+  const html = useQuery({
+    queryKey: ['piece-frame', piece, 'add', site],
+    queryFn: () => fetchText(`/api/pieces/${piece}/frame?site=${site}`),
+  });
+  return (
+    <div aria-hidden className="border-t border-line bg-sheet h-[92px] overflow-hidden">
+      {html.data && (
+        <Frame html={html.data} title="How it looks here" width={1280} screen={800} scale={0.223} />
       )}
     </div>
   );

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { count, names, reachWords } from '../ui/count';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/States';
@@ -17,16 +17,20 @@ type Props = {
 
 /** Where the thing in hand comes from, and how far a change to it goes. */
 export function FootLine({ view, node, placement, lead, onEdit, actions }: Props) {
+  const location = useLocation();
   const hidden = node.hiddenOn.includes(lead);
   return (
     <footer
       aria-label="Reach"
       className="col-span-3 border-t border-ink bg-paper flex items-center gap-4 px-4 h-12 text-[13px]"
     >
-      {view.piece ? (
+      {placement ? (
+        <PlacementReach
+          placement={placement}
+          around={view.placements.find((p) => p.id === placement.in)?.pieceName ?? view.title}
+        />
+      ) : view.piece ? (
         <PieceReach view={view} />
-      ) : placement ? (
-        <PlacementReach placement={placement} />
       ) : (
         <span>
           <strong className="font-semibold">
@@ -46,7 +50,18 @@ export function FootLine({ view, node, placement, lead, onEdit, actions }: Props
             {hidden ? `Show on ${lead}` : `Hide on ${lead}`}
           </Button>
         )}
-        {placement && placement.pin !== 'waiting' && (
+        {placement && (
+          <Button
+            look="quiet"
+            title="Make it an independent copy; the pieces inside stay pieces"
+            onClick={() => {
+              onEdit({ type: 'UNLINK', node: placement.id });
+            }}
+          >
+            Unlink
+          </Button>
+        )}
+        {placement && !placement.bound && !view.piece && placement.pin !== 'waiting' && (
           <Button
             look="quiet"
             onClick={() => {
@@ -58,7 +73,7 @@ export function FootLine({ view, node, placement, lead, onEdit, actions }: Props
         )}
         {placement && (
           <Link
-            to={`/library/${placement.pieceId}?site=${view.siteId}`}
+            to={`/library/${placement.pieceId}?site=${view.siteId}&from=${encodeURIComponent(`${location.pathname}${location.search}`)}`}
             className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
           >
             Edit the piece
@@ -70,18 +85,23 @@ export function FootLine({ view, node, placement, lead, onEdit, actions }: Props
   );
 }
 
-function PlacementReach({ placement }: { placement: PlacementView }) {
+type PlacedProps = { placement: PlacementView; around: string };
+
+function PlacementReach({ placement, around }: PlacedProps) {
   return (
     <>
       <strong className="font-semibold">{placement.pieceName}</strong>
-      <span>revision {placement.revision}</span>
+      <span>
+        revision {placement.revision}
+        {placement.bound && `, as “${around}” has it`}
+      </span>
       <span>{reachWords(placement.reach)}</span>
       {placement.changes.length > 0 && (
         <Mark tone="local">{count(placement.changes.length, 'local change')} here</Mark>
       )}
       {placement.pin === 'held' && <Mark tone="held">held</Mark>}
       {placement.pin === 'waiting' && <Mark tone="conflict">waits for a decision</Mark>}
-      {placement.revision < placement.current && (
+      {placement.revision < placement.current && !placement.bound && (
         <Link
           to={`/rollouts/${placement.pieceId}`}
           className="text-ochre underline underline-offset-2"

@@ -7,6 +7,8 @@ import {
   Copy,
   CopyPlus,
   FlipHorizontal2,
+  Library,
+  LogIn,
   Pencil,
   Plus,
   Trash2,
@@ -25,6 +27,8 @@ export type HandAction =
   | 'row'
   | 'box'
   | 'unwrap'
+  | 'piece'
+  | 'into'
   | 'remove';
 
 type Props = { kind: string; count: number; onAct: (action: HandAction, from: DOMRect) => void };
@@ -39,6 +43,8 @@ const tools: readonly { action: HandAction; label: string; key: string; icon: ty
   { action: 'row', label: 'Put side by side in a row', key: 'R', icon: Columns2 },
   { action: 'box', label: 'Put a box around', key: 'B', icon: BoxSelect },
   { action: 'unwrap', label: 'Take the container away', key: 'U', icon: Ungroup },
+  { action: 'piece', label: 'Keep as a piece', key: 'K', icon: Library },
+  { action: 'into', label: 'Into the piece, and back', key: 'I', icon: LogIn },
   { action: 'rename', label: 'Rename', key: 'F2', icon: Pencil },
   { action: 'remove', label: 'Remove', key: 'Delete', icon: Trash2 },
 ];
@@ -68,11 +74,13 @@ export function HandBar({ kind, count, onAct }: Props) {
             type="button"
             aria-label={action === 'remove' ? `Remove ${kind}` : label}
             title={`${label} (${key})`}
-            disabled={kind === 'page' && action !== 'paste' && action !== 'copy'}
+            disabled={
+              kind === 'page' && action !== 'paste' && action !== 'copy' && action !== 'into'
+            }
             onClick={(event) => {
               onAct(action, event.currentTarget.getBoundingClientRect());
             }}
-            className="size-7 grid place-items-center hover:bg-sheet rounded-[2px] disabled:text-soft/40 disabled:hover:bg-transparent"
+            className="size-[25px] grid place-items-center hover:bg-sheet rounded-[2px] disabled:text-soft/40 disabled:hover:bg-transparent"
           >
             <Icon size={15} />
           </button>

@@ -83,7 +83,7 @@ export function Ladder(props: Props) {
       </header>
       <ol>
         {outer.slice(0, -1).map((rung) => (
-          <li key={rung.node}>
+          <li key={`${rung.kind} ${rung.node}`}>
             <button
               type="button"
               onClick={() => {
@@ -94,12 +94,16 @@ export function Ladder(props: Props) {
               <span className={`w-[5px] shrink-0 ${lineClass[levelOf(rung.kind)]}`} />
               <span className="py-1.5 min-w-0 flex-1">
                 <span className="flex justify-between gap-2">
-                  <span className="font-semibold capitalize">{rung.kind}</span>
+                  {rung.kind === 'placement' ? (
+                    <span className="font-semibold">{rung.title}</span>
+                  ) : (
+                    <span className="font-semibold capitalize">{rung.kind}</span>
+                  )}
                   <span className="text-soft text-[12.5px] truncate">
                     {rung.note || (rung.title.toLowerCase() === rung.kind ? '' : rung.title)}
                   </span>
                 </span>
-                <Contributions list={summary(rung.contributes)} />
+                {rung.kind !== 'placement' && <Contributions list={summary(rung.contributes)} />}
               </span>
             </button>
           </li>

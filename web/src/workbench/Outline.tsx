@@ -2,11 +2,12 @@ import { useDraggable } from '@dnd-kit/core';
 import { memo } from 'react';
 import { useDrag } from './dragStore';
 import { levelOf, lineClass } from './levels';
-import type { NodeView } from './source';
+import type { NodeView, PlacementView } from './source';
 import type { Tree } from './tree';
 
 type Props = {
   tree: Tree;
+  placements: readonly PlacementView[];
   section: NodeView;
   inHand: NodeView;
   also: readonly NodeView[];
@@ -21,7 +22,8 @@ function rowsOf(tree: Tree, node: NodeView, depth: number): { node: NodeView; de
 }
 
 /** Every level of the section in hand by name, so that exactly the one meant can be chosen. */
-export function Outline({ tree, section, inHand, also, onPick }: Props) {
+export function Outline({ tree, placements, section, inHand, also, onPick }: Props) {
+  const names = new Map(placements.map((p) => [p.id, p.pieceName]));
   return (
     <section aria-label="Outline" className="flex flex-col min-h-0">
       <h2 className="text-[13.5px] pb-1">Outline</h2>
@@ -31,6 +33,7 @@ export function Outline({ tree, section, inHand, also, onPick }: Props) {
             key={node.id}
             node={node}
             depth={depth}
+            piece={pieceAt(tree, names, node)}
             current={node.id === inHand.id || also.some((n) => n.id === node.id)}
             onPick={onPick}
           />
@@ -43,11 +46,19 @@ export function Outline({ tree, section, inHand, also, onPick }: Props) {
 type RowProps = {
   node: NodeView;
   depth: number;
+  /** The name of the piece that is placed here; empty if none is. */
+  piece: string;
   current: boolean;
   onPick: (node: string, more: boolean) => void;
 };
 
-const Row = memo(function Row({ node, depth, current, onPick }: RowProps) {
+/** What is placed where a node stands: it is the outermost of a placement. */
+function pieceAt(tree: Tree, names: ReadonlyMap<string, string>, node: NodeView): string {
+  const placed = node.placement !== '' && tree.parent(node)?.placement !== node.placement;
+  return placed ? (names.get(node.placement) ?? '') : '';
+}
+
+const Row = memo(function Row({ node, depth, piece, current, onPick }: RowProps) {
   const { setNodeRef, listeners } = useDraggable({
     id: `outline ${node.id}`,
     data: { node: node.id },
@@ -67,7 +78,13 @@ const Row = memo(function Row({ node, depth, current, onPick }: RowProps) {
         style={{ paddingLeft: 4 + depth * 11 }}
       >
         <span className={`w-[5px] h-4 shrink-0 ${lineClass[levelOf(node.kind)]}`} />
+        {piece && (
+          <span className="w-[5px] h-4 shrink-0 line-placement" title={`From the piece ${piece}`} />
+        )}
         <span className="truncate">{node.title}</span>
+        {piece && piece !== node.title && (
+          <span className="text-verdigris-deep text-[11px] truncate shrink-[2]">{piece}</span>
+        )}
         {node.locals > 0 && (
           <span className="ml-auto text-ochre shrink-0" title="Local changes">
             {node.locals} local

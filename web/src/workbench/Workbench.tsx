@@ -2,6 +2,7 @@ import { DndContext } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
 import { ZoomIn } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Problem } from '../api/client';
 import { BarSlot } from '../ui/Bar';
 import { Button } from '../ui/Button';
@@ -40,6 +41,7 @@ import type {
 import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
+import { KeepSheet } from './KeepSheet';
 import { useDeeds } from './useDeeds';
 import { Typing } from './useDraft';
 import { useHand } from './useHand';
@@ -98,6 +100,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const [over, setOver] = useState<Over>();
   const [preview, setPreview] = useState(false);
   const [renaming, setRenaming] = useState(false);
+  const [keeping, setKeeping] = useState(false);
+  const navigate = useNavigate();
+  const location = useLocation();
+  const [search] = useSearchParams();
   const [findings, setFindings] = useState<readonly FitView[]>([]);
   const [reference, setReference] = useReference(source.key.join(' '));
   const surfaces = useRef(new Map<DeviceKey, Surface>());
@@ -167,7 +173,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     },
     [send, lastMade, pick, idle, canvases, tree, view.fresh, setToFit],
   );
-  const onVersion = useCallback((version: number) => void catchUp(version), [catchUp]);
+  const onVersion = useCallback(
+    (version: number, stamp: number) => void catchUp(version, stamp),
+    [catchUp],
+  );
   const here = usePresence(source, inHand.id, onVersion);
 
   const clipboard = useClipboard({
@@ -230,6 +239,18 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     },
     onPreview: () => {
       setPreview(true);
+    },
+    onKeep: () => {
+      if (current().parent !== '') setKeeping(true);
+    },
+    onInto: () => {
+      const from = view.placements.find((p) => p.id === current().placement);
+      const back = search.get('from');
+      if (from) {
+        const here = `${location.pathname}${location.search}`;
+        const to = `/library/${from.pieceId}?site=${view.siteId}&from=${encodeURIComponent(here)}`;
+        void navigate(to);
+      } else if (back) void navigate(back);
     },
   });
 
@@ -313,7 +334,14 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             />
           )}
           {section && (
-            <Outline tree={tree} section={section} inHand={inHand} also={others} onPick={pick} />
+            <Outline
+              tree={tree}
+              placements={view.placements}
+              section={section}
+              inHand={inHand}
+              also={others}
+              onPick={pick}
+            />
           )}
         </aside>
         <div className="min-h-0 min-w-0 bg-paper relative">
@@ -401,6 +429,15 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           actions={actions?.(view, bench.replace)}
         />
       </div>
+      {keeping && (
+        <KeepSheet
+          node={inHand}
+          onEdit={edit}
+          onClose={() => {
+            setKeeping(false);
+          }}
+        />
+      )}
       {over?.is === 'add' && (
         <AddBox
           tree={tree}
@@ -409,7 +446,8 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           node={tree.byId.get(over.node) ?? inHand}
           at={over.at}
           spot={over.spot}
-          pieces={isPage}
+          site={view.siteId}
+          itself={isPage ? '' : view.id}
           onEdit={edit}
           onClose={() => {
             setOver(undefined);

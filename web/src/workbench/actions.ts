@@ -14,6 +14,8 @@ export type Addable = {
   kind: string;
   value: string;
   count: number;
+  /** For a piece: the kind of its outermost node, which says where it can stand. */
+  root?: string;
 };
 
 const hints: Record<string, string> = {

@@ -39,6 +39,8 @@ const deeds: ReadonlyMap<string, Deed> = new Map<string, Deed>([
   ['r', act('row')],
   ['b', act('box')],
   ['u', act('unwrap')],
+  ['k', act('piece')],
+  ['i', act('into')],
   ['p', { is: 'preview' }],
   ['h', { is: 'hide' }],
   ...steps.flatMap(([key, step]): [string, Deed][] => [

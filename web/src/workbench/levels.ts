@@ -1,4 +1,4 @@
-export type Level = 'page' | 'section' | 'row' | 'column' | 'box' | 'element';
+export type Level = 'page' | 'section' | 'row' | 'column' | 'box' | 'placement' | 'element';
 
 /** The level that a kind of node stands on. */
 export function levelOf(kind: string): Level {
@@ -6,14 +6,15 @@ export function levelOf(kind: string): Level {
     kind === 'section' ||
     kind === 'row' ||
     kind === 'column' ||
-    kind === 'box'
+    kind === 'box' ||
+    kind === 'placement'
     ? kind
     : 'element';
 }
 
 /** Whether other things stand in it. */
 export function holdsOthers(kind: string): boolean {
-  return levelOf(kind) !== 'element';
+  return levelOf(kind) !== 'element' && kind !== 'placement';
 }
 
 /** The same line in the outline, on the ladder's rungs and on the canvas. */
@@ -23,6 +24,7 @@ export const lineClass: Record<Level, string> = {
   row: 'line-row',
   column: 'line-column',
   box: 'line-box',
+  placement: 'line-placement',
   element: 'line-element',
 };
 
@@ -33,5 +35,6 @@ export const stroke: Record<Level, { width: number; dash: string }> = {
   row: { width: 2, dash: '14 4 2 4' },
   column: { width: 2, dash: '7 5' },
   box: { width: 2, dash: '2 4' },
+  placement: { width: 1, dash: '' },
   element: { width: 1.5, dash: '' },
 };

@@ -25,6 +25,8 @@ export const shortcuts: readonly { title: string; keys: readonly (readonly [stri
         ['R', 'side by side in a row'],
         ['B', 'a box around'],
         ['U', 'take the container away'],
+        ['K', 'keep as a piece'],
+        ['I', 'into the piece that it comes from, and back'],
         ['M', 'mirror'],
         ['H', 'hide or show at the lead width'],
         ['F2', 'rename'],

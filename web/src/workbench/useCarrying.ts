@@ -82,7 +82,7 @@ export function useCarrying(props: Props) {
     const data = event.active.data.current as { node?: string; item?: Addable } | undefined;
     item.current = data?.item;
     if (data?.item) {
-      const kind = data.item.kind === 'placement' ? 'section' : data.item.kind;
+      const kind = data.item.root ?? data.item.kind;
       return { load: { kind, nodes: [] }, title: data.item.title };
     }
     const surface = lead();

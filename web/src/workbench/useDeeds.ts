@@ -25,6 +25,8 @@ type Props = {
   onRename: () => void;
   onEnter: (node: NodeView) => void;
   onPreview: () => void;
+  onKeep: () => void;
+  onInto: () => void;
 };
 
 function isTyping(target: EventTarget | null): boolean {
@@ -83,6 +85,12 @@ export function useDeeds(props: Props) {
         break;
       case 'unwrap':
         void edit({ type: 'UNWRAP', node: now.id });
+        break;
+      case 'piece':
+        props.onKeep();
+        break;
+      case 'into':
+        props.onInto();
         break;
       case 'remove': {
         const next = heir(tree, now);

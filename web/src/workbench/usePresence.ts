@@ -7,7 +7,11 @@ const AFTER = 400;
 const tab = crypto.randomUUID();
 
 /** Tells the server what is in hand in this tab, and hears of others and of what they saved. */
-export function usePresence(source: Source, node: string, onVersion: (version: number) => void) {
+export function usePresence(
+  source: Source,
+  node: string,
+  onVersion: (version: number, stamp: number) => void,
+) {
   const [others, setOthers] = useState<Pulse['others']>([]);
   useEffect(() => {
     let over = false;
@@ -16,7 +20,7 @@ export function usePresence(source: Source, node: string, onVersion: (version: n
         const pulse = await source.here({ tab, node, leaving: false });
         if (over) return;
         setOthers(pulse.others);
-        onVersion(pulse.version);
+        onVersion(pulse.version, pulse.stamp);
       } catch {
         // Without a connection there is nothing to hear; saving says so.
       }

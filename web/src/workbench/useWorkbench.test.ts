@@ -143,12 +143,12 @@ it('undoes on what is there, and says when that fails', async () => {
 
 it('fetches what others saved only if it is newer and nothing of one’s own is on its way', async () => {
   const result = await bench();
-  await act(() => result.current.catchUp(1));
+  await act(() => result.current.catchUp(1, 0));
   expect(source.load).toHaveBeenCalledTimes(1);
   act(() => {
     void result.current.edit(rename('one'));
   });
-  await act(() => result.current.catchUp(5));
+  await act(() => result.current.catchUp(5, 0));
   expect(source.load).toHaveBeenCalledTimes(1);
   await waitFor(() => {
     expect(held).toHaveLength(1);
@@ -160,19 +160,19 @@ it('fetches what others saved only if it is newer and nothing of one’s own is 
   await waitFor(() => {
     expect(result.current.idle()).toBe(true);
   });
-  await act(() => result.current.catchUp(5));
+  await act(() => result.current.catchUp(5, 0));
   expect(source.load).toHaveBeenCalledTimes(2);
 });
 
 it('holds back what others saved while something is being typed, also what was asked for before', async () => {
   const result = await bench();
   const release = result.current.typing.hold();
-  await act(() => result.current.catchUp(5));
+  await act(() => result.current.catchUp(5, 0));
   expect(source.load).toHaveBeenCalledTimes(1);
   release();
   let arrive: (answer: WorkbenchAnswer) => void = () => undefined;
   vi.mocked(source.load).mockImplementation(() => new Promise((give) => (arrive = give)));
-  const caughtUp = result.current.catchUp(5);
+  const caughtUp = result.current.catchUp(5, 0);
   await waitFor(() => {
     expect(source.load).toHaveBeenCalledTimes(2);
   });

@@ -75,7 +75,11 @@ export function useWorkbench(source: Source) {
 
   const edit = useCallback(
     (asked: AskedEdit, over = false) =>
-      run(({ version, drawing }) => source.edit({ version, drawing, over, edit: asked }), asked),
+      run(
+        ({ version, stamp, drawing }) =>
+          source.edit({ version, stamp, drawing, over, edit: asked }),
+        asked,
+      ),
     [run, source],
   );
   const undo = useCallback(() => run(source.undo), [run, source]);
@@ -104,10 +108,10 @@ export function useWorkbench(source: Source) {
   }, [queries, source]);
   /** What others saved is fetched when nothing of one's own is on its way or being typed. */
   const catchUp = useCallback(
-    async (version: number) => {
+    async (version: number, stamp: number) => {
       const now = queries.getQueryData<WorkbenchView>(source.key);
       const busy = waiting.current > 0 || holding.current > 0;
-      if (now && version > now.version && !busy) await query.refetch();
+      if (now && (version > now.version || stamp > now.stamp) && !busy) await query.refetch();
     },
     [queries, source, query],
   );

@@ -1,8 +1,9 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { answer, api, Problem } from '../../api/client';
+import { answer, api, Problem, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { when } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
 import { pieceSource, type WorkbenchAnswer, type WorkbenchView } from '../../workbench/source';
@@ -46,8 +47,94 @@ export function PieceScreen() {
           </label>
         </>
       )}
-      actions={(view, replace) => <Release view={view} replace={replace} />}
+      actions={(view, replace) => (
+        <>
+          <Revisions piece={view.id} />
+          <Release view={view} replace={replace} />
+        </>
+      )}
     />
+  );
+}
+
+type Revision = Schemas['RevisionInfo'];
+
+/** Releases one by one; the follow-ups between two of them are one line, that unfolds. */
+function folded(revisions: readonly Revision[]): readonly (readonly Revision[])[] {
+  const lines: Revision[][] = [];
+  for (const revision of revisions) {
+    const last = lines[lines.length - 1];
+    if (revision.followUp && last?.[0]?.followUp) last.push(revision);
+    else lines.push([revision]);
+  }
+  return lines;
+}
+
+/** Every revision of the piece, the newest first. */
+function Revisions({ piece }: { piece: string }) {
+  const [open, setOpen] = useState(false);
+  const revisions = useQuery({
+    queryKey: ['revisions', piece],
+    queryFn: () =>
+      answer(api.GET('/api/pieces/{id}/revisions', { params: { path: { id: piece } } })),
+    enabled: open,
+  });
+  const pieces = useQuery({
+    queryKey: ['pieces'],
+    queryFn: () => answer(api.GET('/api/pieces')),
+    enabled: open,
+  });
+  const nameOf = (id: string) => pieces.data?.find((p) => p.id === id)?.name ?? 'another piece';
+  const told = (r: Revision) =>
+    r.followUp ? `with ${nameOf(r.followedPiece)} ${r.followedRevision}` : r.note;
+  const row = (r: Revision) => (
+    <p className="grid grid-cols-[2.5rem_1fr_auto] gap-2 py-1">
+      <span className="font-semibold tabular-nums">{r.number}</span>
+      <span className={r.goneBackOn ? 'line-through text-soft' : ''}>{told(r)}</span>
+      <span className="text-soft">{r.goneBackOn ? 'gone back on' : when(r.released)}</span>
+    </p>
+  );
+  return (
+    <>
+      <Button
+        look="quiet"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        Revisions
+      </Button>
+      <Sheet
+        open={open}
+        onClose={() => {
+          setOpen(false);
+        }}
+        title="Revisions"
+      >
+        {!revisions.data ? (
+          <Loading what="the revisions" />
+        ) : (
+          <ol className="max-h-[60vh] overflow-y-auto">
+            {folded(revisions.data).map((line) => (
+              <li key={line[0]?.number} className="border-t border-line">
+                {line.length === 1 && line[0] ? (
+                  row(line[0])
+                ) : (
+                  <details>
+                    <summary className="py-1 text-soft cursor-pointer">
+                      {line[line.length - 1]?.number} to {line[0]?.number}: {line.length} follow-ups
+                    </summary>
+                    {line.map((r) => (
+                      <div key={r.number}>{row(r)}</div>
+                    ))}
+                  </details>
+                )}
+              </li>
+            ))}
+          </ol>
+        )}
+      </Sheet>
+    </>
   );
 }
 

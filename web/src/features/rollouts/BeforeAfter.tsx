@@ -11,10 +11,11 @@ type Props = {
   placement: Schemas['RolloutPlacement'];
   device: DeviceKey;
   decisions: readonly Schemas['Decision'][];
+  accepted: readonly Schemas['SitePiece'][];
 };
 
 /** The page now and as it would be, side by side at a width of choice, with what changes marked. */
-export function BeforeAfter({ plan, placement, device, decisions }: Props) {
+export function BeforeAfter({ plan, placement, device, decisions, accepted }: Props) {
   const preview = useQuery({
     queryKey: [
       'preview',
@@ -23,6 +24,7 @@ export function BeforeAfter({ plan, placement, device, decisions }: Props) {
       placement.pageId,
       placement.pageVersion,
       decisions,
+      accepted,
     ],
     queryFn: () =>
       answer(
@@ -32,6 +34,7 @@ export function BeforeAfter({ plan, placement, device, decisions }: Props) {
             revision: plan.revision,
             pageId: placement.pageId,
             decisions: [...decisions],
+            accepted: [...accepted],
           },
         }),
       ),
@@ -54,7 +57,7 @@ export function BeforeAfter({ plan, placement, device, decisions }: Props) {
       />
       <Side
         key={`after ${placement.pageId} ${device}`}
-        title={`After, revision ${plan.revision}`}
+        title={`After, revision ${placement.to}`}
         html={preview.data.after}
         device={device}
         marks={marks.filter((m) => m.devices.includes(device))}

@@ -16,13 +16,17 @@ type Plan = Schemas['Plan'];
 /** The review of a rollout: places on one side, before and after in the middle, decisions on the other. */
 export function ReviewScreen() {
   const { pieceId = '' } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const along = search.getAll('along');
   const plan = useQuery({
-    queryKey: ['plan', pieceId],
-    queryFn: () => answer(api.GET('/api/rollouts/plan', { params: { query: { piece: pieceId } } })),
+    queryKey: ['plan', pieceId, along],
+    queryFn: () =>
+      answer(api.GET('/api/rollouts/plan', { params: { query: { piece: pieceId, along } } })),
     refetchOnMount: 'always',
+    placeholderData: (before) => before,
   });
   if (plan.error) return <Failed error={plan.error} retry={() => void plan.refetch()} />;
-  if (!plan.data || plan.isPlaceholderData) return <Loading what="the plan" />;
+  if (!plan.data) return <Loading what="the plan" />;
   if (plan.data.sites.length === 0) {
     return (
       <main className="p-8">
@@ -36,10 +40,31 @@ export function ReviewScreen() {
       </main>
     );
   }
-  return <Review plan={plan.data} replan={() => void plan.refetch()} />;
+  return (
+    <Review
+      plan={plan.data}
+      along={along}
+      onAlong={(one, on) => {
+        const next = new URLSearchParams(search);
+        next.delete('along');
+        along.filter((each) => each !== one).forEach((each) => next.append('along', each));
+        if (on) next.append('along', one);
+        setSearch(next, { replace: true });
+      }}
+      replan={() => void plan.refetch()}
+    />
+  );
 }
 
-function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
+type ReviewProps = {
+  plan: Plan;
+  /** What is chosen to come along, each `site/piece`. */
+  along: readonly string[];
+  onAlong: (one: string, on: boolean) => void;
+  replan: () => void;
+};
+
+function Review({ plan, along, onAlong, replan }: ReviewProps) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
@@ -51,7 +76,6 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
   const [left, setLeft] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState<Problem>();
   const [busy, setBusy] = useState(false);
-  if (!inHand) return null;
 
   const set = (key: string, value: string) => {
     const next = new URLSearchParams(search);
@@ -61,8 +85,12 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
   const chosen = plan.sites.filter((site) => !left.includes(site.id));
   const questions = (placements: readonly Placement[]) => placements.flatMap((p) => p.questions);
   const open = questions(chosen.flatMap((s) => s.placements)).filter((q) => !decided[q.key]);
-  const site = plan.sites.find((s) => s.placements.includes(inHand));
+  const site = plan.sites.find((s) => inHand !== undefined && s.placements.includes(inHand));
   const decisions = Object.entries(decided).map(([key, settle]) => ({ key, settle }));
+  const accepted = along.map((one) => {
+    const [siteId = '', id = ''] = one.split('/');
+    return { siteId, pieceId: id };
+  });
   const toDecide = all.filter((p) => p.status === 'to_decide').length;
   const held = all.filter((p) => p.status === 'held').length;
   const waiting = chosen
@@ -80,7 +108,9 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
             revision: plan.revision,
             sites: chosen.map((s) => s.id),
             decisions,
+            accepted,
             pages: all.map((p) => ({ pageId: p.pageId, version: p.pageVersion })),
+            stamps: chosen.map((s) => ({ siteId: s.id, stamp: s.stamp })),
           },
         }),
       );
@@ -113,9 +143,10 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
                 {count(s.placements.length, 'placement')}
               </span>
             </header>
+            <AlongList site={s} onAlong={onAlong} />
             <ul>
               {s.placements.map((p) => (
-                <li key={p.placementId}>
+                <li key={`${p.pageId} ${p.placementId}`}>
                   <button
                     type="button"
                     aria-current={p === inHand}
@@ -128,7 +159,14 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
                       status={p.status}
                       decided={p.questions.every((q) => decided[q.key])}
                     />
-                    <span>{p.pageTitle}</span>
+                    <span>
+                      {p.pageTitle}
+                      {p.pieceId !== plan.pieceId && (
+                        <span className="block text-[12px] font-normal text-soft">
+                          in {p.pieceName} {p.to}
+                        </span>
+                      )}
+                    </span>
                     <span className="text-[12.5px] font-normal text-soft">
                       {statusWords(p, decided)}
                     </span>
@@ -142,7 +180,7 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
       <section aria-label="Before and after" className="min-h-0 min-w-0 flex flex-col px-4">
         <header className="flex items-baseline gap-4 py-3">
           <h2 className="text-[16px] truncate">
-            {site?.name}, {inHand.pageTitle}
+            {inHand ? `${site?.name ?? ''}, ${inHand.pageTitle}` : 'Nothing comes yet'}
           </h2>
           <div role="group" aria-label="Width" className="ml-auto flex gap-3 text-[13px]">
             {devices.map((d) => (
@@ -160,17 +198,29 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
             ))}
           </div>
         </header>
-        <BeforeAfter plan={plan} placement={inHand} device={device} decisions={decisions} />
+        {inHand ? (
+          <BeforeAfter
+            plan={plan}
+            placement={inHand}
+            device={device}
+            decisions={decisions}
+            accepted={accepted}
+          />
+        ) : (
+          <p className="text-soft">Choose what comes along at a site to see it here.</p>
+        )}
       </section>
       <aside aria-label="Decisions" className="border-l border-line overflow-y-auto p-4">
-        <Decisions
-          placement={inHand}
-          siteName={site?.name ?? ''}
-          decided={decided}
-          onSettle={(key, settle) => {
-            setDecided({ ...decided, [key]: settle });
-          }}
-        />
+        {inHand && (
+          <Decisions
+            placement={inHand}
+            siteName={site?.name ?? ''}
+            decided={decided}
+            onSettle={(key, settle) => {
+              setDecided({ ...decided, [key]: settle });
+            }}
+          />
+        )}
         <section aria-label="Before you apply" className="mt-6 border-t border-ink pt-3">
           <h3 className="text-[15px] mb-1">Before you apply</h3>
           {plan.sites.map((s) => (
@@ -229,6 +279,48 @@ function Review({ plan, replan }: { plan: Plan; replan: () => void }) {
         </span>
       </footer>
     </div>
+  );
+}
+
+type AlongProps = {
+  site: Plan['sites'][number];
+  onAlong: (one: string, on: boolean) => void;
+};
+
+/** The pieces around it that follow at a site, and why; what brings more has to be chosen. */
+function AlongList({ site, onAlong }: AlongProps) {
+  return (
+    <ul className="text-[12.5px] py-1">
+      {site.along.map((one) => (
+        <li key={one.pieceId} className="py-0.5">
+          {one.offered ? (
+            <label className="flex gap-2 items-start cursor-pointer">
+              <input
+                type="checkbox"
+                className="accent-verdigris mt-0.5"
+                checked={one.chosen}
+                onChange={(e) => {
+                  onAlong(`${site.id}/${one.pieceId}`, e.target.checked);
+                }}
+              />
+              <span>
+                <span className="font-medium">
+                  {one.name} {one.from} → {one.to}
+                </span>
+                , which also brings {one.brings.join('; ')}
+              </span>
+            </label>
+          ) : (
+            <span className="text-soft">
+              <span className="font-medium">
+                {one.name} {one.from} → {one.to}
+              </span>{' '}
+              follows, as it contains it
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -15,10 +15,24 @@ export function RolloutsScreen() {
   if (rollouts.error)
     return <Failed error={rollouts.error} retry={() => void rollouts.refetch()} />;
   if (!rollouts.data) return <Loading what="the rollouts" />;
-  const { waiting, history } = rollouts.data;
+  const { inside, waiting, history } = rollouts.data;
   return (
     <main className="h-full overflow-y-auto px-8 py-6 max-w-5xl">
       <h1 className="text-2xl border-b border-ink pb-3">Rollouts</h1>
+      {inside.length > 0 && (
+        <section aria-label="Asked inside pieces" className="mt-6">
+          <h2 className="text-lg">Asked inside pieces</h2>
+          <p className="text-soft mb-2">
+            Answered once, here in the library. Until then the piece inside stays as it is, and all
+            else goes on.
+          </p>
+          <ul>
+            {inside.map((one) => (
+              <InsideRow key={`${one.pieceId} ${one.placementId}`} one={one} />
+            ))}
+          </ul>
+        </section>
+      )}
       <section aria-label="Waiting" className="mt-6">
         <h2 className="text-lg mb-2">Waiting</h2>
         {waiting.length === 0 && (
@@ -68,6 +82,64 @@ export function RolloutsScreen() {
   );
 }
 
+/** What stands in a piece and changed there as well as in its own piece. */
+function InsideRow({ one }: { one: Schemas['Inside'] }) {
+  const queries = useQueryClient();
+  const [decided, setDecided] = useState<Record<string, string>>({});
+  const [problem, setProblem] = useState('');
+  const answerAll = async () => {
+    try {
+      await answer(
+        api.POST('/api/rollouts/answers', {
+          body: {
+            pieceId: one.pieceId,
+            decisions: Object.entries(decided).map(([key, settle]) => ({ key, settle })),
+          },
+        }),
+      );
+      await queries.invalidateQueries();
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'It could not be kept; try again.');
+    }
+  };
+  return (
+    <li className="border-t border-line py-3 max-w-2xl">
+      <p className="mb-2">
+        <strong className="font-semibold">{one.placedName}</strong> {one.from} → {one.to}, in{' '}
+        <Link
+          to={`/library/${one.pieceId}`}
+          className="font-semibold underline underline-offset-2 decoration-line hover:decoration-ink"
+        >
+          {one.name}
+        </Link>
+      </p>
+      {one.questions.map((question) => (
+        <Decision
+          key={question.key}
+          question={question}
+          settled={decided[question.key]}
+          pageName={one.name}
+          onSettle={(settle) => {
+            setDecided({ ...decided, [question.key]: settle });
+          }}
+        />
+      ))}
+      {problem && (
+        <p role="alert" className="text-brick mb-2">
+          {problem}
+        </p>
+      )}
+      <Button
+        look="main"
+        disabled={one.questions.some((q) => !decided[q.key])}
+        onClick={() => void answerAll()}
+      >
+        Let {one.name} follow
+      </Button>
+    </li>
+  );
+}
+
 function DoneRow({ done }: { done: Schemas['Done'] }) {
   const queries = useQueryClient();
   const [plan, setPlan] = useState<Schemas['TakeBackPlan']>();
@@ -91,6 +163,18 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
       );
     }
   };
+  const goBack = async () => {
+    try {
+      await answer(
+        api.POST('/api/rollouts/go-back', {
+          body: { pieceId: done.pieceId, version: done.pieceVersion, revision: done.backTo },
+        }),
+      );
+      await queries.invalidateQueries();
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'It could not be done; try again.');
+    }
+  };
   /** What there is to decide depends on what is decided already. */
   const planFor = async (decisions: Record<string, string>) => {
     setProblem('');
@@ -112,6 +196,7 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
             {done.name}, revision {done.revision}
           </strong>{' '}
           to {names(done.sites)}
+          {done.along.length > 0 && <span className="text-soft">, with {names(done.along)}</span>}
         </p>
         <p className="text-soft">
           applied {when(done.applied)} by {done.by}
@@ -124,6 +209,14 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
         )}
       </div>
       {!done.takenBack && <Button onClick={() => void planFor({})}>Take back</Button>}
+      {done.backTo > 0 && (
+        <Button
+          title="The piece gets a new revision with the earlier drawing; no site shows anything new"
+          onClick={() => void goBack()}
+        >
+          Go back to revision {done.backTo} in the library
+        </Button>
+      )}
       {plan && (
         <Sheet
           open

@@ -21,6 +21,7 @@ class ArchitectureTest {
               "goodbones..",
               "org.jspecify..",
               "org.jsoup..",
+              "org.jgrapht..",
               "tools.jackson..",
               "org.brotli..");
 
@@ -41,6 +42,15 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .resideInAPackage("tools.jackson..");
+
+  @ArchTest
+  static final ArchRule ONLY_THE_LIBRARY_DRAWS_GRAPHS =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("goodbones.library..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("org.jgrapht..");
 
   @ArchTest
   static final ArchRule PACKAGES_MAKE_NO_RING =

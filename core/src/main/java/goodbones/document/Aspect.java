@@ -1,8 +1,18 @@
 package goodbones.document;
 
 import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 
-/** What about a node a local change changes. The text form is its key in stored documents. */
+/**
+ * What about a node a local change changes. The text form is its key in stored documents.
+ *
+ * <p>A new aspect is one record here, with what it reads from a node and how it is laid on one.
+ * Where a node stands, and whether it stands anywhere, is not in the node but in the tree around
+ * it: {@link Removed} and {@link Placed} read nothing and lay nothing on.
+ */
 public sealed interface Aspect extends Comparable<Aspect> {
   Aspect VISIBILITY = new Visibility();
   Aspect NAMED_STYLES = new NamedStyles();
@@ -10,8 +20,24 @@ public sealed interface Aspect extends Comparable<Aspect> {
   Aspect REMOVED = new Removed();
   Aspect PLACED = new Placed();
 
+  /** What a node says itself; empty for an aspect of the tree around it. */
+  Optional<LocalValue> read(Node node);
+
+  /** The node with a value of this aspect; unchanged if the value is of another one. */
+  Node lay(Node node, LocalValue value);
+
   /** One content field. */
   record Content(String field) implements Aspect {
+    @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.of(new LocalValue.ContentIs(Optional.ofNullable(node.content().get(field))));
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return value instanceof LocalValue.ContentIs is ? node.withContent(field, is.value()) : node;
+    }
+
     @Override
     public String toString() {
       return "content " + field;
@@ -21,6 +47,16 @@ public sealed interface Aspect extends Comparable<Aspect> {
   /** One style key. */
   record Style(StyleKey key) implements Aspect {
     @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.of(new LocalValue.StyleIs(Optional.ofNullable(node.styles().get(key))));
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return value instanceof LocalValue.StyleIs is ? node.withStyle(key, is.value()) : node;
+    }
+
+    @Override
     public String toString() {
       return "style " + key;
     }
@@ -28,6 +64,16 @@ public sealed interface Aspect extends Comparable<Aspect> {
 
   /** The devices on which the node is hidden, together. */
   record Visibility() implements Aspect {
+    @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.of(new LocalValue.HiddenOn(node.hiddenOn()));
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return value instanceof LocalValue.HiddenOn is ? node.withHiddenOn(is.devices()) : node;
+    }
+
     @Override
     public String toString() {
       return "visibility";
@@ -37,6 +83,16 @@ public sealed interface Aspect extends Comparable<Aspect> {
   /** The list of named styles, together. */
   record NamedStyles() implements Aspect {
     @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.of(new LocalValue.NamedStylesAre(node.namedStyles()));
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return value instanceof LocalValue.NamedStylesAre is ? node.withNamedStyles(is.ids()) : node;
+    }
+
+    @Override
     public String toString() {
       return "named-styles";
     }
@@ -44,6 +100,16 @@ public sealed interface Aspect extends Comparable<Aspect> {
 
   /** The colour scheme that a section takes. */
   record Scheme() implements Aspect {
+    @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.of(new LocalValue.SchemeIs(node.scheme()));
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return value instanceof LocalValue.SchemeIs is ? node.withScheme(is.scheme()) : node;
+    }
+
     @Override
     public String toString() {
       return "scheme";
@@ -53,6 +119,16 @@ public sealed interface Aspect extends Comparable<Aspect> {
   /** The node is not shown here, nor anything below it. */
   record Removed() implements Aspect {
     @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.empty();
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return node;
+    }
+
+    @Override
     public String toString() {
       return "removed";
     }
@@ -60,6 +136,16 @@ public sealed interface Aspect extends Comparable<Aspect> {
 
   /** The node stands under a parent of the placement's choosing: a move, or an insert. */
   record Placed() implements Aspect {
+    @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.empty();
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return node;
+    }
+
     @Override
     public String toString() {
       return "placed";
@@ -97,5 +183,13 @@ public sealed interface Aspect extends Comparable<Aspect> {
   @Override
   default int compareTo(Aspect other) {
     return Comparator.<Aspect, String>comparing(Aspect::toString).compare(this, other);
+  }
+
+  /** The aspects of which a node says something: all that it can have, but only the keys it has. */
+  static Set<Aspect> of(Node node) {
+    Set<Aspect> aspects = new TreeSet<>(List.of(VISIBILITY, NAMED_STYLES, SCHEME));
+    node.content().keySet().forEach(field -> aspects.add(content(field)));
+    node.styles().keySet().forEach(key -> aspects.add(style(key)));
+    return aspects;
   }
 }

@@ -71,7 +71,7 @@ public final class Catalogue {
     add(
         Kind.SECTION,
         List.of(picture),
-        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX)),
+        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX, Kind.PLACEMENT)),
         union(
             TYPE,
             BOX,
@@ -87,7 +87,7 @@ public final class Catalogue {
     add(
         Kind.ROW,
         List.of(),
-        EnumSet.of(Kind.COLUMN),
+        EnumSet.of(Kind.COLUMN, Kind.PLACEMENT),
         union(
             TYPE,
             BOX,
@@ -96,12 +96,12 @@ public final class Catalogue {
     add(
         Kind.COLUMN,
         List.of(),
-        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX)),
+        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX, Kind.PLACEMENT)),
         union(TYPE, BOX, MARGIN, INSIDE, EnumSet.of(HEIGHT_PLACE, ORDER)));
     add(
         Kind.BOX,
         List.of(),
-        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX)),
+        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.BOX, Kind.PLACEMENT)),
         union(TYPE, BOX, ELEMENT, INSIDE, EnumSet.of(HEIGHT_PLACE)));
     add(
         Kind.HEADING,

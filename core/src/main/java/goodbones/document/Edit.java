@@ -82,6 +82,30 @@ public sealed interface Edit {
     }
   }
 
+  /**
+   * The same said of another node.
+   *
+   * @throws IllegalArgumentException if it is not an edit of one node alone
+   */
+  default Edit aimedAt(NodeId other) {
+    if (this instanceof SetContent e) {
+      return new SetContent(other, e.field(), e.value());
+    } else if (this instanceof SetStyle e) {
+      return new SetStyle(other, e.key(), e.value());
+    } else if (this instanceof SetVisibility e) {
+      return new SetVisibility(other, e.hiddenOn());
+    } else if (this instanceof SetNamedStyles e) {
+      return new SetNamedStyles(other, e.ids());
+    } else if (this instanceof SetScheme e) {
+      return new SetScheme(other, e.scheme());
+    } else if (this instanceof SetLocal e) {
+      return new SetLocal(other, e.key(), e.value(), e.settled());
+    } else if (this instanceof SetPin e) {
+      return new SetPin(other, e.pin());
+    }
+    throw new IllegalArgumentException("not an edit of one node: " + this);
+  }
+
   /** The nodes that it names: those that it changes, and those that it puts something under. */
   default List<NodeId> nodes() {
     if (this instanceof Insert e) {

@@ -8,8 +8,15 @@ import java.util.Set;
 /** The value of a local change: what the placement says instead of the library. */
 public sealed interface LocalValue {
 
-  /** A field's content: the filling of a slot, or a changed fixed part. */
-  record ContentIs(FieldValue value) implements LocalValue {}
+  /**
+   * A field's content: the filling of a slot, or a changed fixed part; empty where what the library
+   * has there was taken away.
+   */
+  record ContentIs(Optional<FieldValue> value) implements LocalValue {
+    public ContentIs(FieldValue value) {
+      this(Optional.of(value));
+    }
+  }
 
   /** A style value; empty takes the library's key away and puts nothing in its place. */
   record StyleIs(Optional<StyleValue> value) implements LocalValue {}

@@ -270,6 +270,14 @@ public record Node(
         .withChildren(children.stream().map(child -> child.mapIds(translate)).toList());
   }
 
+  /**
+   * What it stands as among others: its kind, or, where it is a placement of which it is known what
+   * it shows, that of what it shows.
+   */
+  public Kind standsAs() {
+    return kind == Kind.PLACEMENT && !children.isEmpty() ? children.get(0).standsAs() : kind;
+  }
+
   /** The name for messages: the kind, and the node's own name or words where it has one. */
   public String title() {
     if (!name.isBlank()) {

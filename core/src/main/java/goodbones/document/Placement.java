@@ -17,13 +17,16 @@ import java.util.TreeMap;
  *
  * @param settled the revision on which its local changes were made, or to which they were rebased;
  *     0 where it was not put on a page yet
+ * @param dormantSince for a change that was dormant when the others were settled on a newer
+ *     revision: the revision that it was made on
  */
 public record Placement(
     String pieceId,
     int settled,
     Optional<Pin> pin,
     SortedMap<LocalKey, LocalValue> changes,
-    SortedMap<NodeId, List<NodeId>> order) {
+    SortedMap<NodeId, List<NodeId>> order,
+    SortedMap<LocalKey, Integer> dormantSince) {
 
   public Placement {
     Objects.requireNonNull(pieceId, "pieceId");
@@ -32,44 +35,63 @@ public record Placement(
     TreeMap<NodeId, List<NodeId>> lists = new TreeMap<>();
     order.forEach((parent, ids) -> lists.put(parent, List.copyOf(ids)));
     order = Sorted.map(lists);
+    TreeMap<LocalKey, Integer> since = new TreeMap<>();
+    // Documents that were kept before have none.
+    if (dormantSince != null) {
+      since.putAll(dormantSince);
+    }
+    since.keySet().retainAll(changes.keySet());
+    dormantSince = Sorted.map(since);
   }
 
   public static Placement of(String pieceId) {
     return new Placement(
-        pieceId, 0, Optional.empty(), Collections.emptySortedMap(), Collections.emptySortedMap());
+        pieceId,
+        0,
+        Optional.empty(),
+        Collections.emptySortedMap(),
+        Collections.emptySortedMap(),
+        Collections.emptySortedMap());
   }
 
   public Placement withSettled(int revision) {
-    return new Placement(pieceId, revision, pin, changes, order);
+    return new Placement(pieceId, revision, pin, changes, order, dormantSince);
   }
 
   public Placement withPin(Optional<Pin> newPin) {
-    return new Placement(pieceId, settled, newPin, changes, order);
+    return new Placement(pieceId, settled, newPin, changes, order, dormantSince);
   }
 
+  /** A change that is made now; whatever it was made on before does not count any more. */
   public Placement withChange(LocalKey key, Optional<LocalValue> value) {
     return new Placement(
         pieceId,
         settled,
         pin,
         value.map(v -> Sorted.with(changes, key, v)).orElseGet(() -> Sorted.without(changes, key)),
-        order);
+        order,
+        Sorted.without(dormantSince, key));
   }
 
   public Placement withChanges(Map<LocalKey, LocalValue> newChanges) {
-    return new Placement(pieceId, settled, pin, Sorted.map(newChanges), order);
+    return new Placement(pieceId, settled, pin, Sorted.map(newChanges), order, dormantSince);
   }
 
   public Placement withOrder(NodeId parent, List<NodeId> ids) {
-    return new Placement(
-        pieceId,
-        settled,
-        pin,
-        changes,
+    return withOrder(
         ids.isEmpty() ? Sorted.without(order, parent) : Sorted.with(order, parent, ids));
   }
 
   public Placement withOrder(Map<NodeId, List<NodeId>> newOrder) {
-    return new Placement(pieceId, settled, pin, changes, Sorted.map(newOrder));
+    return new Placement(pieceId, settled, pin, changes, Sorted.map(newOrder), dormantSince);
+  }
+
+  public Placement withDormantSince(Map<LocalKey, Integer> revisions) {
+    return new Placement(pieceId, settled, pin, changes, order, Sorted.map(revisions));
+  }
+
+  /** The revision that a change was made on, or to which it was rebased. */
+  public int madeOn(LocalKey key) {
+    return dormantSince.getOrDefault(key, settled);
   }
 }

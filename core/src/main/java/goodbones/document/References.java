@@ -49,7 +49,7 @@ public record References(
       if (value instanceof LocalValue.StyleIs style) {
         style.value().ifPresent(this::value);
       } else if (value instanceof LocalValue.ContentIs is) {
-        content(is.value());
+        is.value().ifPresent(this::content);
       } else if (value instanceof LocalValue.NamedStylesAre named) {
         namedStyles.addAll(named.ids());
       } else if (value instanceof LocalValue.SchemeIs scheme) {

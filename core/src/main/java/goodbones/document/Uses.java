@@ -26,7 +26,7 @@ public record Uses(SortedSet<String> pictures, SortedSet<String> pieces) {
               pieces.add(placement.pieceId());
               for (LocalValue value : placement.changes().values()) {
                 if (value instanceof LocalValue.ContentIs is) {
-                  collect(is.value(), pictures);
+                  is.value().ifPresent(content -> collect(content, pictures));
                 } else if (value instanceof LocalValue.PlacedUnder placed) {
                   placed
                       .inserted()

@@ -3,21 +3,31 @@ package goodbones.library;
 import goodbones.document.Node;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
+import java.util.HashMap;
 import java.util.Map;
 
 /** The one revision of each piece that a site shows. */
-public record Adopted(Map<String, Integer> revisions) {
+public record Adopted(Map<String, Integer> revisions) implements Showing {
   public Adopted {
     revisions = Map.copyOf(revisions);
   }
 
   /**
-   * The revision that a placement shows: the one that it is pinned to, or else the adopted one.
+   * The revision that a placement shows: the one that it is pinned to, or else the adopted one; of
+   * a piece of which the site has adopted none, the one that it is settled on.
    *
-   * @throws UnknownPiece if the site has adopted no revision of the piece
+   * @throws UnknownPiece if nothing of this says one
    */
+  @Override
   public int shownBy(Placement placement) {
-    return placement.pin().map(Pin::revision).orElseGet(() -> of(placement.pieceId()));
+    return placement.pin().map(Pin::revision).orElseGet(() -> following(placement));
+  }
+
+  private int following(Placement placement) {
+    Integer adopted = revisions.get(placement.pieceId());
+    return adopted == null && placement.settled() > 0
+        ? placement.settled()
+        : of(placement.pieceId());
   }
 
   /**
@@ -26,12 +36,17 @@ public record Adopted(Map<String, Integer> revisions) {
    * @throws UnknownPiece if the site has adopted no revision of a piece in it
    */
   public Node settled(Node document) {
-    Node settled = document.withChildren(document.children().stream().map(this::settled).toList());
-    return document
-        .placement()
-        .filter(placement -> placement.settled() == 0)
-        .map(placement -> settled.withPlacement(placement.withSettled(shownBy(placement))))
-        .orElse(settled);
+    return Placements.mapped(
+        document,
+        (id, placement) ->
+            placement.settled() == 0 ? placement.withSettled(shownBy(placement)) : placement);
+  }
+
+  /** The same but for some pieces, of which other revisions are adopted. */
+  public Adopted with(Map<String, Integer> others) {
+    Map<String, Integer> all = new HashMap<>(revisions);
+    all.putAll(others);
+    return new Adopted(all);
   }
 
   /**

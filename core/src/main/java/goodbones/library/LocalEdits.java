@@ -4,6 +4,8 @@ import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
 import goodbones.document.Edit;
 import goodbones.document.Editor;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -12,9 +14,11 @@ import goodbones.document.Placement;
 import goodbones.document.Refused;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -27,19 +31,24 @@ import java.util.UUID;
 final class LocalEdits {
   private final Node stored;
   private final Shown shown;
+  private final Showing showing;
+  private final Library library;
 
-  private LocalEdits(Node stored, Shown shown) {
+  private LocalEdits(Node stored, Shown shown, Showing showing, Library library) {
     this.stored = stored;
     this.shown = shown;
+    this.showing = showing;
+    this.library = library;
   }
 
   /**
    * @param stored the page as it is stored
    * @param shown the page as it is shown; edits are aimed at its nodes
+   * @param showing which revisions its placements show
    * @throws Refused if the edit makes no sense inside a placement, or its target is not there
    */
-  static Edit translate(Node stored, Shown shown, Edit edit) {
-    return new LocalEdits(stored, shown).translate(edit);
+  static Edit translate(Node stored, Shown shown, Showing showing, Library library, Edit edit) {
+    return new LocalEdits(stored, shown, showing, library).translate(edit);
   }
 
   private Edit translate(Edit edit) {
@@ -54,23 +63,23 @@ final class LocalEdits {
     } else if (edit instanceof Edit.SetContent e && e.node().isInside()) {
       return content(e);
     } else if (edit instanceof Edit.SetStyle e && e.node().isInside()) {
-      Aspect aspect = Aspect.style(e.key());
-      boolean inPiece =
-          libraryNode(e.node()).map(n -> n.styles().containsKey(e.key())).orElse(false);
-      boolean nothing = e.value().isEmpty() && !inPiece;
-      return local(e.node(), aspect, new LocalValue.StyleIs(e.value()), nothing)
-          .orElseGet(
-              () -> inInsert(e.node(), new Edit.SetStyle(e.node().inner(), e.key(), e.value())));
+      return value(e.node(), Aspect.style(e.key()), new LocalValue.StyleIs(e.value()), e);
     } else if (edit instanceof Edit.SetVisibility e && e.node().isInside()) {
-      return local(e.node(), Aspect.VISIBILITY, new LocalValue.HiddenOn(e.hiddenOn()), false)
-          .orElseGet(
-              () -> inInsert(e.node(), new Edit.SetVisibility(e.node().inner(), e.hiddenOn())));
+      return value(e.node(), Aspect.VISIBILITY, new LocalValue.HiddenOn(e.hiddenOn()), e);
     } else if (edit instanceof Edit.SetNamedStyles e && e.node().isInside()) {
-      return local(e.node(), Aspect.NAMED_STYLES, new LocalValue.NamedStylesAre(e.ids()), false)
-          .orElseGet(() -> inInsert(e.node(), new Edit.SetNamedStyles(e.node().inner(), e.ids())));
+      return value(e.node(), Aspect.NAMED_STYLES, new LocalValue.NamedStylesAre(e.ids()), e);
     } else if (edit instanceof Edit.SetScheme e && e.node().isInside()) {
-      return local(e.node(), Aspect.SCHEME, new LocalValue.SchemeIs(e.scheme()), false)
-          .orElseGet(() -> inInsert(e.node(), new Edit.SetScheme(e.node().inner(), e.scheme())));
+      return value(e.node(), Aspect.SCHEME, new LocalValue.SchemeIs(e.scheme()), e);
+    } else if (edit instanceof Edit.SetPin e && e.placement().isInside()) {
+      if (libraryNode(e.placement()).isPresent()) {
+        throw Refused.at(
+            node(e.placement()),
+            "What stands in a piece shows the revision that the piece is bound to; hold the piece"
+                + " around it");
+      }
+      return inInsert(e.placement(), e.aimedAt(e.placement().inner()));
+    } else if (edit instanceof Edit.SetLocal e && e.placement().isInside()) {
+      return local(e);
     } else if (edit instanceof Edit.Rename e && e.node().isInside()) {
       throw Refused.at(node(e.node()), "Its name belongs to the piece; rename it there");
     } else if (edit instanceof Edit.SetSlot e && e.node().isInside()) {
@@ -80,7 +89,7 @@ final class LocalEdits {
   }
 
   private Node node(NodeId id) {
-    return shown.root().find(id).orElseThrow(() -> Refused.gone(id));
+    return shown.members().find(id).orElseThrow(() -> Refused.gone(id));
   }
 
   private Optional<Node> libraryNode(NodeId id) {
@@ -98,26 +107,36 @@ final class LocalEdits {
   private Edit content(Edit.SetContent e) {
     Optional<Node> library = libraryNode(e.node());
     if (library.isEmpty()) {
-      return inInsert(e.node(), new Edit.SetContent(e.node().inner(), e.field(), e.value()));
+      return inInsert(e.node(), e.aimedAt(e.node().inner()));
     }
-    LocalKey key = new LocalKey(e.node().inner(), Aspect.content(e.field()));
-    boolean slot = library.get().slots().contains(e.field());
-    boolean same = e.value().equals(Optional.ofNullable(library.get().content().get(e.field())));
-    Optional<LocalValue> value =
-        same && !slot ? Optional.empty() : e.value().map(LocalValue.ContentIs::new);
-    return new Edit.SetLocal(e.node().outer(), key, value);
+    Optional<FieldValue> said = Optional.ofNullable(library.get().content().get(e.field()));
+    boolean filling = library.get().slots().contains(e.field()) && e.value().isPresent();
+    return new Edit.SetLocal(
+        e.node().outer(),
+        new LocalKey(e.node().inner(), Aspect.content(e.field())),
+        e.value().equals(said) && !filling
+            ? Optional.empty()
+            : Optional.of(new LocalValue.ContentIs(e.value())));
   }
 
-  /** A local change of a library node; empty if the node is a local insert's. */
-  private Optional<Edit> local(NodeId id, Aspect aspect, LocalValue value, boolean nothing) {
-    return libraryNode(id)
-        .map(
-            node -> {
-              LocalKey key = new LocalKey(id.inner(), aspect);
-              boolean same = new RevisionIndex(node).value(key).map(value::equals).orElse(false);
-              return new Edit.SetLocal(
-                  id.outer(), key, nothing || same ? Optional.empty() : Optional.of(value));
-            });
+  /** A local change of a library node, or the edit itself on a local insert's. */
+  private Edit value(NodeId id, Aspect aspect, LocalValue value, Edit edit) {
+    Optional<Node> library = libraryNode(id);
+    if (library.isEmpty()) {
+      return inInsert(id, edit.aimedAt(id.inner()));
+    }
+    boolean same = aspect.read(library.get()).equals(Optional.of(value));
+    return new Edit.SetLocal(
+        id.outer(), new LocalKey(id.inner(), aspect), same ? Optional.empty() : Optional.of(value));
+  }
+
+  /** A change of what stands in a piece is one of the placement on the page, by its path. */
+  private Edit local(Edit.SetLocal e) {
+    if (insertHolding(e.placement()).isPresent()) {
+      return inInsert(e.placement(), e.aimedAt(e.placement().inner()));
+    }
+    LocalKey key = new LocalKey(e.key().node().within(e.placement().inner()), e.key().aspect());
+    return new Edit.SetLocal(e.placement().outer(), key, e.value(), e.settled());
   }
 
   /** An edit inside a local insert, carried out on the insert itself. */
@@ -125,7 +144,12 @@ final class LocalEdits {
     Map.Entry<LocalKey, LocalValue.PlacedUnder> insert =
         insertHolding(id).orElseThrow(() -> Refused.gone(id));
     Node subtree = insert.getValue().inserted().orElseThrow();
-    Node edited = Editor.apply(subtree, inner).root();
+    boolean deeper = inner.nodes().stream().anyMatch(NodeId::isInside);
+    Edit onStored =
+        deeper
+            ? translate(subtree, Shown.of(subtree, showing, library), showing, library, inner)
+            : inner;
+    Node edited = Editor.apply(subtree, onStored).root();
     return new Edit.SetLocal(
         id.outer(),
         insert.getKey(),
@@ -135,15 +159,11 @@ final class LocalEdits {
   private Optional<Map.Entry<LocalKey, LocalValue.PlacedUnder>> insertHolding(NodeId id) {
     for (Map.Entry<LocalKey, LocalValue> entry : placement(id).changes().entrySet()) {
       if (entry.getValue() instanceof LocalValue.PlacedUnder placed
-          && placed.inserted().flatMap(n -> n.find(id.inner())).isPresent()) {
+          && placed.inserted().flatMap(n -> n.find(id.inner().outer())).isPresent()) {
         return Optional.of(Map.entry(entry.getKey(), placed));
       }
     }
     return Optional.empty();
-  }
-
-  private boolean isPlacementRoot(NodeId id) {
-    return shown.root().parentOf(id).map(parent -> !parent.id().isInside()).orElse(true);
   }
 
   private Edit insert(Edit.Insert e) {
@@ -175,75 +195,100 @@ final class LocalEdits {
     return ids;
   }
 
-  private Edit remove(Edit.Remove e) {
-    if (isPlacementRoot(e.node())) {
-      return new Edit.Remove(e.node().outer());
+  private Edit remove(Edit.Remove asked) {
+    NodeId id = shown.outward(asked.node());
+    if (!id.isInside()) {
+      return new Edit.Remove(id);
     }
-    if (libraryNode(e.node()).isPresent()) {
-      return new Edit.SetLocal(
-          e.node().outer(),
-          new LocalKey(e.node().inner(), Aspect.REMOVED),
-          Optional.of(new LocalValue.IsRemoved()));
+    if (libraryNode(id).isPresent()) {
+      return removed(id);
     }
-    LocalKey own = new LocalKey(e.node().inner(), Aspect.PLACED);
+    LocalKey own = new LocalKey(id.inner(), Aspect.PLACED);
     List<Edit> edits = new ArrayList<>();
     edits.add(
-        placement(e.node()).changes().containsKey(own)
-            ? new Edit.SetLocal(e.node().outer(), own, Optional.empty())
-            : inInsert(e.node(), new Edit.Remove(e.node().inner())));
-    // What of the piece was moved into it goes with it, and not back to where it stood.
-    node(e.node())
-        .walk(
-            inside -> {
-              if (libraryNode(inside.id()).isPresent()) {
+        placement(id).changes().containsKey(own)
+            ? new Edit.SetLocal(id.outer(), own, Optional.empty())
+            : inInsert(id, new Edit.Remove(id.inner())));
+    // What of the piece was moved into it goes with it, and not back to where it stood; also what
+    // is not seen there.
+    Set<NodeId> inside = new HashSet<>();
+    insertHolding(id)
+        .flatMap(holding -> holding.getValue().inserted())
+        .flatMap(tree -> tree.find(id.inner()))
+        .ifPresent(tree -> tree.walk(node -> inside.add(node.id())));
+    placement(id)
+        .changes()
+        .forEach(
+            (key, value) -> {
+              if (value instanceof LocalValue.PlacedUnder placed
+                  && inside.contains(placed.parent())) {
                 edits.add(
-                    new Edit.SetLocal(
-                        e.node().outer(),
-                        new LocalKey(inside.id().inner(), Aspect.REMOVED),
-                        Optional.of(new LocalValue.IsRemoved())));
+                    placed.inserted().isPresent()
+                        ? new Edit.SetLocal(id.outer(), key, Optional.empty())
+                        : removed(key.node().within(id.outer())));
               }
             });
     return edits.size() == 1 ? edits.get(0) : new Edit.Group(edits);
   }
 
-  private Edit move(Edit.Move e) {
-    if (e.node().isInside() && isPlacementRoot(e.node())) {
-      return new Edit.Move(e.node().outer(), e.parent(), e.index());
+  private static Edit removed(NodeId id) {
+    return new Edit.SetLocal(
+        id.outer(),
+        new LocalKey(id.inner(), Aspect.REMOVED),
+        Optional.of(new LocalValue.IsRemoved()));
+  }
+
+  private Edit move(Edit.Move asked) {
+    NodeId id = shown.outward(asked.node());
+    Edit.Move e = new Edit.Move(id, asked.parent(), asked.index());
+    if (!id.isInside() && !e.parent().isInside()) {
+      return e;
     }
-    Node moved = node(e.node());
+    Node moved = node(id);
     Node parent = node(e.parent());
-    if (!e.node().isInside()) {
-      return new Edit.Group(
-          List.of(
-              new Edit.Remove(e.node()), insert(new Edit.Insert(e.parent(), e.index(), moved))));
-    }
-    if (!e.parent().isInside() || !e.node().outer().equals(e.parent().outer())) {
-      return moveOut(e, moved);
-    }
     if (moved.find(e.parent()).isPresent()) {
       throw Refused.at(moved, "A " + moved.kind().word() + " cannot be moved into itself");
     }
-    Catalogue.requireNoneNew(parent.withChildren(List.of()), parent.withChildren(List.of(moved)));
+    if (!id.isInside()) {
+      Node own = stored.find(id).orElseThrow(() -> Refused.gone(id));
+      return new Edit.Group(
+          List.of(new Edit.Remove(id), insert(new Edit.Insert(e.parent(), e.index(), own))));
+    }
+    if (!shown.carrier(id).equals(shown.carrier(e.parent()))) {
+      return moveOut(e, moved);
+    }
+    if (insertedPlacement(id)) {
+      return inInsert(id, new Edit.Move(id.inner(), e.parent().inner(), e.index()));
+    }
+    Catalogue.requireNoneNew(
+        parent.withChildren(List.of()),
+        parent.withChildren(
+            List.of(moved.kind() == Kind.PLACEMENT ? moved.children().get(0) : moved)));
     NodeId into = e.parent().inner();
-    LocalKey key = new LocalKey(e.node().inner(), Aspect.PLACED);
+    LocalKey key = new LocalKey(id.inner(), Aspect.PLACED);
     Optional<Node> inserted =
-        Optional.ofNullable(placement(e.node()).changes().get(key))
+        Optional.ofNullable(placement(id).changes().get(key))
             .map(v -> (LocalValue.PlacedUnder) v)
             .flatMap(LocalValue.PlacedUnder::inserted);
-    if (inserted.isEmpty() && libraryNode(e.node()).isEmpty()) {
-      return inInsert(e.node(), new Edit.Move(e.node().inner(), into, e.index()));
+    if (inserted.isEmpty() && libraryNode(id).isEmpty()) {
+      return inInsert(id, new Edit.Move(id.inner(), into, e.index()));
     }
     return new Edit.Group(
         List.of(
             new Edit.SetLocal(
-                e.node().outer(), key, Optional.of(new LocalValue.PlacedUnder(into, inserted))),
-            new Edit.SetOrder(
-                e.node().outer(), into, orderWith(parent, e.node().inner(), e.index()))));
+                id.outer(), key, Optional.of(new LocalValue.PlacedUnder(into, inserted))),
+            new Edit.SetOrder(id.outer(), into, orderWith(parent, id.inner(), e.index()))));
+  }
+
+  /** Whether a node stands in a placement that was inserted into another one. */
+  private boolean insertedPlacement(NodeId id) {
+    return shown.carrier(id).map(NodeId::isInside).orElse(false);
   }
 
   /** A move out of a placement is a removal there and an independent copy elsewhere. */
   private Edit moveOut(Edit.Move e, Node moved) {
-    Node copy = moved.mapIds(this::derived);
+    Node copy =
+        Lifting.from(stored, shown, library, showing, this::derived, e.node()).lifted(moved);
     Edit.Insert there = new Edit.Insert(e.parent(), e.index(), copy);
     return new Edit.Group(
         List.of(remove(new Edit.Remove(e.node())), e.parent().isInside() ? insert(there) : there));

@@ -19,6 +19,9 @@ import java.util.TreeMap;
 /**
  * Lays the local changes of a placement on a revision.
  *
+ * <p>The revision is an expanded tree: what stands in it as a placement is a member with what it
+ * shows below it, and a change may be aimed at any node at any depth, by its path.
+ *
  * <p>Values are laid on by key: a local desktop size leaves the revision's phone size alone.
  * Structure: under each parent stand the library's own children in its order, then the locally
  * placed ones, each right after its nearest predecessor in the parent's {@code order} that is
@@ -55,6 +58,9 @@ public final class Overlay {
 
   /** The revision's tree as this placement shows it. */
   public static Node show(Node revision, Placement placement) {
+    if (placement.changes().isEmpty()) {
+      return revision;
+    }
     Overlay overlay = new Overlay(revision, placement);
     return overlay.build(overlay.revision);
   }
@@ -119,7 +125,9 @@ public final class Overlay {
   /** Every id is shown once, also where an insert brings one along that is there already. */
   private Node build(Node node) {
     built.add(node.id());
-    return values(node).withChildren(children(node));
+    Node valued = values(node);
+    List<Node> children = children(node);
+    return sameObjects(children, node.children()) ? valued : valued.withChildren(children);
   }
 
   private List<Node> children(Node parent) {
@@ -150,6 +158,18 @@ public final class Overlay {
     return shown;
   }
 
+  private static boolean sameObjects(List<Node> some, List<Node> others) {
+    if (some.size() != others.size()) {
+      return false;
+    }
+    for (int i = 0; i < some.size(); i++) {
+      if (some.get(i) != others.get(i)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   private static int positionAfterPredecessor(List<NodeId> wanted, int i, List<NodeId> present) {
     for (int j = i - 1; j >= 0; j--) {
       int at = present.indexOf(wanted.get(j));
@@ -167,23 +187,8 @@ public final class Overlay {
       if (!entry.getKey().node().equals(node.id())) {
         break;
       }
-      shown = laidOn(shown, entry.getKey().aspect(), entry.getValue());
+      shown = entry.getKey().aspect().lay(shown, entry.getValue());
     }
     return shown;
-  }
-
-  private static Node laidOn(Node node, Aspect aspect, LocalValue value) {
-    if (aspect instanceof Aspect.Content content && value instanceof LocalValue.ContentIs is) {
-      return node.withContent(content.field(), is.value());
-    } else if (aspect instanceof Aspect.Style style && value instanceof LocalValue.StyleIs is) {
-      return node.withStyle(style.key(), is.value());
-    } else if (value instanceof LocalValue.HiddenOn hidden) {
-      return node.withHiddenOn(hidden.devices());
-    } else if (value instanceof LocalValue.NamedStylesAre named) {
-      return node.withNamedStyles(named.ids());
-    } else if (value instanceof LocalValue.SchemeIs is) {
-      return node.withScheme(is.scheme());
-    }
-    return node;
   }
 }

@@ -4,6 +4,8 @@ import goodbones.document.Catalogue;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Editor;
+import goodbones.document.Fault;
+import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -14,31 +16,33 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** Carries out edits that are aimed at what a page shows, placements included. */
 public final class PageEditor {
-  private final Adopted adopted;
+  private final Showing showing;
   private final Library library;
   private final Settler settler;
   private final Fillings fillings;
 
-  public PageEditor(Adopted adopted, Library library, Settler settler) {
-    this(adopted, library, settler, new Fillings());
+  public PageEditor(Showing showing, Library library, Settler settler) {
+    this(showing, library, settler, new Fillings());
   }
 
   /**
+   * @param showing which revisions the document's own placements show
    * @param settler makes what comes from another revision hold on the one that is shown
    * @param fillings those of the page that is edited
    */
-  public PageEditor(Adopted adopted, Library library, Settler settler, Fillings fillings) {
-    this.adopted = adopted;
+  public PageEditor(Showing showing, Library library, Settler settler, Fillings fillings) {
+    this.showing = showing;
     this.library = library;
     this.settler = settler;
     this.fillings = fillings;
   }
 
   public Shown shown(Node page) {
-    return Shown.of(page, adopted, library, fillings);
+    return Shown.of(page, showing, library, fillings);
   }
 
   /**
@@ -52,7 +56,8 @@ public final class PageEditor {
     Node now = page;
     for (Edit step : steps(edit)) {
       boolean aimedInside = step.nodes().stream().anyMatch(NodeId::isInside);
-      Edit onStored = aimedInside ? LocalEdits.translate(now, shown(now), step) : step;
+      Edit onStored =
+          aimedInside ? LocalEdits.translate(now, shown(now), showing, library, step) : step;
       Edited edited = Editor.step(now, onStored);
       inverses.add(0, edited.inverse());
       now = edited.root();
@@ -68,40 +73,88 @@ public final class PageEditor {
    * to it. What cannot be settled by itself waits on the revision that it comes from.
    */
   private Node settled(Node before, Node after, List<Edit> inverses) {
-    Map<NodeId, Placement> old = placements(before);
-    Node now = after;
-    for (Map.Entry<NodeId, Placement> entry : placements(after).entrySet()) {
-      Placement placement = entry.getValue();
-      Optional<Placement> was = Optional.ofNullable(old.get(entry.getKey()));
-      if (was.filter(placement::equals).isEmpty()) {
-        Placement settled = settled(entry.getKey(), placement, was);
-        Edited edited = Editor.step(now, new Edit.SetPlacement(entry.getKey(), settled));
-        // To be settled on a newer revision needs no undoing: all that stands holds there too.
-        if (!settled.equals(placement.withSettled(settled.settled()))) {
-          inverses.add(0, edited.inverse());
-        }
-        now = edited.root();
-      }
-    }
+    Map<NodeId, Placement> old = Placements.of(before);
+    Node now =
+        Placements.mapped(
+            after,
+            (path, placement) -> {
+              Optional<Placement> was = Optional.ofNullable(old.get(path));
+              return was.filter(placement::equals).isPresent()
+                  ? placement
+                  : settled(path, placement, was);
+            });
+    Map<NodeId, Placement> settled = own(now);
+    own(after)
+        .forEach(
+            (id, placement) -> {
+              // To be settled on a newer revision needs no undoing: all that stands holds there.
+              if (!unsettled(settled.get(id)).equals(unsettled(placement))) {
+                inverses.add(0, new Edit.SetPlacement(id, placement));
+              }
+            });
     return now;
   }
 
+  /** Those of the document's own tree. */
+  private static Map<NodeId, Placement> own(Node document) {
+    Map<NodeId, Placement> placements = new LinkedHashMap<>();
+    document.walk(node -> node.placement().ifPresent(p -> placements.put(node.id(), p)));
+    return placements;
+  }
+
+  private static Placement unsettled(Placement placement) {
+    return Placements.withInserts(
+            placement, tree -> Placements.mapped(tree, (path, inner) -> unsettled(inner)))
+        .withSettled(0)
+        .withDormantSince(Map.of());
+  }
+
   private Placement settled(NodeId id, Placement placement, Optional<Placement> was) {
-    int shown = adopted.shownBy(placement);
+    int shown = showing.shownBy(placement);
     boolean sameView =
-        was.filter(w -> w.settled() == placement.settled() && adopted.shownBy(w) == shown)
+        was.filter(w -> w.settled() == placement.settled() && showing.shownBy(w) == shown)
             .isPresent();
-    if (sameView || placement.settled() == 0 || placement.settled() == shown) {
+    if (sameView) {
+      return woken(id, keepingDormant(id, placement, was.get(), shown), shown);
+    }
+    if (placement.settled() == 0 || placement.settled() == shown) {
       return placement.withSettled(shown);
     }
     Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown);
     return after.pin().isPresent() ? after : after.withPin(placement.pin());
   }
 
-  private static Map<NodeId, Placement> placements(Node page) {
-    Map<NodeId, Placement> placements = new LinkedHashMap<>();
-    page.walk(node -> node.placement().ifPresent(p -> placements.put(node.id(), p)));
-    return placements;
+  /** What is edited is settled on what is shown, but what is dormant stays as it was made. */
+  private Placement keepingDormant(NodeId id, Placement placement, Placement was, int shown) {
+    Map<LocalKey, Integer> since = new TreeMap<>(placement.dormantSince());
+    if (was.settled() != shown && was.settled() > 0) {
+      for (LocalKey key : settler.dormant(id, was, shown)) {
+        if (was.changes().get(key).equals(placement.changes().get(key))) {
+          since.putIfAbsent(key, was.settled());
+        }
+      }
+    }
+    since.keySet().retainAll(placement.changes().keySet());
+    return placement.withSettled(shown).withDormantSince(since);
+  }
+
+  /** What is seen again after it was dormant is rebased; where that asks, nothing is done. */
+  private Placement woken(NodeId id, Placement placement, int shown) {
+    if (placement.dormantSince().isEmpty()) {
+      return placement;
+    }
+    Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown);
+    if (after.pin().isPresent()) {
+      throw new Refused(
+          List.of(
+              new Fault(
+                  id,
+                  "",
+                  "What would be seen again was changed here on an earlier revision of the piece,"
+                      + " and the library changed or removed the same since; nothing was"
+                      + " changed")));
+    }
+    return after.withPin(placement.pin());
   }
 
   /** One step after the other: each is aimed at what the one before it leads to. */
@@ -114,16 +167,43 @@ public final class PageEditor {
   /**
    * Applies an inverse that an earlier edit gave, for undo and redo.
    *
-   * @param edit aimed at what is stored
+   * @param asked aimed at what was stored
    * @throws Refused if its target is gone since, for example because another revision is shown now
    */
-  public Edited reapply(Node page, Edit edit) {
+  public Edited reapply(Node page, Edit asked) {
+    Edit edit = relocated(page, asked);
     requireTargets(page, edit);
     Edited edited = Editor.apply(page, edit);
     List<Edit> inverses = new ArrayList<>(List.of(edited.inverse()));
     Node now = settled(page, edited.root(), inverses);
     requireNoneNew(page, now);
     return new Edited(now, inverses.size() == 1 ? inverses.get(0) : new Edit.Group(inverses));
+  }
+
+  /** A change that is brought back is aimed at where its node stands now. */
+  private Edit relocated(Node page, Edit edit) {
+    if (edit instanceof Edit.Group group) {
+      return new Edit.Group(group.edits().stream().map(each -> relocated(page, each)).toList());
+    }
+    if (!(edit instanceof Edit.SetLocal local) || local.settled() == 0) {
+      return edit;
+    }
+    return page.find(local.placement())
+        .flatMap(Node::placement)
+        .map(
+            placement ->
+                (Edit)
+                    new Edit.SetLocal(
+                        local.placement(),
+                        Relocations.key(
+                            library,
+                            placement.pieceId(),
+                            local.key(),
+                            local.settled(),
+                            showing.shownBy(placement)),
+                        local.value(),
+                        local.settled()))
+        .orElse(edit);
   }
 
   private void requireNoneNew(Node before, Node after) {
@@ -137,12 +217,14 @@ public final class PageEditor {
     } else if (edit instanceof Edit.SetLocal local && local.value().isPresent()) {
       Node node = page.find(local.placement()).orElseThrow(() -> Refused.gone(local.placement()));
       Placement placement = node.placement().orElseThrow(() -> Refused.gone(node.id()));
-      int shown = adopted.shownBy(placement);
-      Node revision = library.revision(placement.pieceId(), shown).root();
+      int shown = showing.shownBy(placement);
+      RevisionIndex revision = library.expanded(placement.pieceId(), shown).index();
       LocalValue value = local.value().get();
       boolean inserts =
           value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent();
-      if (!inserts && revision.find(local.key().node()).isEmpty()) {
+      if (!inserts
+          && !revision.has(local.key().node())
+          && !isInserted(placement, local.key().node())) {
         throw Refused.at(
             node,
             "Revision "
@@ -153,15 +235,25 @@ public final class PageEditor {
     }
   }
 
+  private static boolean isInserted(Placement placement, NodeId id) {
+    return placement.changes().values().stream()
+        .anyMatch(
+            value ->
+                value instanceof LocalValue.PlacedUnder placed
+                    && placed.inserted().flatMap(tree -> tree.find(id)).isPresent());
+  }
+
   /** A change brought back must still be one that the library did not make otherwise since. */
   private void requireUntouched(Node node, Placement placement, Edit.SetLocal local, int shown) {
     if (local.settled() == 0 || local.settled() == shown) {
       return;
     }
+    LocalKey key =
+        Relocations.key(library, placement.pieceId(), local.key(), shown, local.settled());
     Placement alone =
         Placement.of(placement.pieceId())
             .withSettled(local.settled())
-            .withChange(local.key(), local.value());
+            .withChange(key, local.value());
     if (settler.settle(node.id(), alone, shown).pin().isPresent()) {
       throw Refused.at(
           node,

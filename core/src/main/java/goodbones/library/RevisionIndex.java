@@ -53,32 +53,18 @@ public final class RevisionIndex {
   /**
    * What the revision itself says for a key, in the form of a local value.
    *
-   * @return empty if the node is not in the revision, if its content field holds nothing, or if the
-   *     key asks whether a node that is present is removed
+   * @return empty if the node is not in the revision, or if the key asks whether a node that is
+   *     present is removed
    */
   public Optional<LocalValue> value(LocalKey key) {
-    Aspect aspect = key.aspect();
     Node node = nodes.get(key.node());
     if (node == null) {
-      return aspect instanceof Aspect.Removed
+      return key.aspect() instanceof Aspect.Removed
           ? Optional.of(new LocalValue.IsRemoved())
           : Optional.empty();
     }
-    if (aspect instanceof Aspect.Content content) {
-      return Optional.ofNullable(node.content().get(content.field()))
-          .map(LocalValue.ContentIs::new);
-    } else if (aspect instanceof Aspect.Style style) {
-      return Optional.of(
-          new LocalValue.StyleIs(Optional.ofNullable(node.styles().get(style.key()))));
-    } else if (aspect instanceof Aspect.Visibility) {
-      return Optional.of(new LocalValue.HiddenOn(node.hiddenOn()));
-    } else if (aspect instanceof Aspect.NamedStyles) {
-      return Optional.of(new LocalValue.NamedStylesAre(node.namedStyles()));
-    } else if (aspect instanceof Aspect.Scheme) {
-      return Optional.of(new LocalValue.SchemeIs(node.scheme()));
-    } else if (aspect instanceof Aspect.Placed) {
-      return parent(key.node()).map(p -> new LocalValue.PlacedUnder(p, Optional.empty()));
-    }
-    return Optional.empty();
+    return key.aspect() instanceof Aspect.Placed
+        ? parent(key.node()).map(p -> new LocalValue.PlacedUnder(p, Optional.empty()))
+        : key.aspect().read(node);
   }
 }

@@ -1,16 +1,22 @@
 package goodbones.library;
 
+import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import java.util.Set;
 
 /** Makes local changes that were made on one revision hold on another, or says why they cannot. */
 public interface Settler {
   /**
    * A placement under the revision that is to be shown.
    *
-   * @param placement settled on another revision
+   * @param placement settled on another revision, or with changes that were dormant since another
+   *     one and are seen again
    * @return it follows if nothing has to be asked; otherwise it waits on the revision that it is
    *     settled on
    */
   Placement settle(NodeId id, Placement placement, int shown);
+
+  /** The local changes that are seen neither on the revision settled on nor on the one shown. */
+  Set<LocalKey> dormant(NodeId id, Placement placement, int shown);
 }

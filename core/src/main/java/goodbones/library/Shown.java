@@ -5,16 +5,12 @@ import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
-import goodbones.document.StyleValue;
 import goodbones.style.Layer;
 import goodbones.style.OwnValues;
 import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,130 +18,166 @@ import java.util.Set;
 
 /**
  * What a document shows: its tree with every placement replaced by the revision that it shows,
- * local changes laid on. Nodes that come out of a placement are addressed {@code placement/node}.
+ * local changes laid on. Nodes that come out of a placement are addressed {@code placement/node},
+ * to any depth.
  *
- * @param root the shown tree; it holds no placement
+ * @param root the shown tree as it is drawn; it holds no placement
+ * @param members the same tree with every placement as a member around what it shows
  * @param origins for every node inside a placement, where it comes from
  */
-public record Shown(Node root, Map<NodeId, Origin> origins) implements OwnValues {
+public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implements OwnValues {
   public Shown {
     origins = Map.copyOf(origins);
   }
 
   /** A piece's own tree, which shows itself. */
   public static Shown of(Node root) {
-    return new Shown(root, Map.of());
+    return new Shown(root, root, Map.of());
   }
 
   /**
-   * Fills in every placement of a page.
+   * Fills in every placement of a document.
    *
+   * @param showing which revisions its own placements show
    * @throws UnknownPiece if a placed piece, or the revision to show, does not exist
    */
-  public static Shown of(Node page, Adopted adopted, Library library) {
-    return of(page, adopted, library, new Fillings());
+  public static Shown of(Node document, Showing showing, Library library) {
+    return of(document, showing, library, new Fillings());
   }
 
   /**
-   * Fills in every placement of a page.
+   * Fills in every placement of a document.
    *
-   * @param fillings those of the same page that were filled before
+   * @param fillings those of the same document that were filled before
    * @throws UnknownPiece if a placed piece, or the revision to show, does not exist
    */
-  public static Shown of(Node page, Adopted adopted, Library library, Fillings fillings) {
-    Map<NodeId, Origin> origins = new HashMap<>();
-    return new Shown(fill(page, adopted, library, fillings, origins), origins);
+  public static Shown of(Node document, Showing showing, Library library, Fillings fillings) {
+    Expanded expanded = Expanded.of(document, showing, library, fillings);
+    return new Shown(fillings.drawn(expanded.root()), expanded.root(), expanded.origins());
   }
 
-  private static Node fill(
-      Node node, Adopted adopted, Library library, Fillings fillings, Map<NodeId, Origin> origins) {
-    if (node.kind() == Kind.PLACEMENT) {
-      Placement placement = node.placement().orElseThrow();
-      int number = adopted.shownBy(placement);
-      Fillings.Filling filling =
-          fillings.of(
-              node,
-              number,
-              () -> filled(node.id(), placement, library.revision(placement.pieceId(), number)));
-      origins.putAll(filling.origins());
-      return filling.shown();
-    }
-    List<Node> children = new ArrayList<>();
-    boolean same = true;
-    for (Node child : node.children()) {
-      Node filled = fill(child, adopted, library, fillings, origins);
-      same &= filled == child;
-      children.add(filled);
-    }
-    return same ? node : node.withChildren(children);
+  /** Other nodes in the place of these; those that come from here keep their origins. */
+  public Shown withRoot(Node other) {
+    return new Shown(other, other, origins);
   }
 
-  private static Fillings.Filling filled(
-      NodeId placementId, Placement placement, Revision revision) {
-    Map<NodeId, Set<LocalKey>> changed = new HashMap<>();
-    for (LocalKey key : placement.changes().keySet()) {
-      changed.computeIfAbsent(key.node(), id -> new LinkedHashSet<>()).add(key);
+  /**
+   * The placement of the document whose local changes hold what is done to a node, by its path: the
+   * outermost one that the node stands in, or where another one was inserted into that, this one.
+   *
+   * @return empty for a node of the document's own tree
+   */
+  public Optional<NodeId> carrier(NodeId id) {
+    return origin(id).map(Shown::carrier);
+  }
+
+  private static NodeId carrier(Origin origin) {
+    return origin.isOfInserted()
+        ? carrier(origin.inner().orElseThrow()).within(origin.placement())
+        : origin.placement();
+  }
+
+  /** Where a node comes from, as seen from the placement that holds what is done to it. */
+  public Optional<Origin> carried(NodeId id) {
+    Optional<Origin> from = origin(id);
+    while (from.isPresent() && from.get().isOfInserted()) {
+      from = from.get().inner();
     }
-    Map<NodeId, Node> library = new HashMap<>();
-    revision.root().walk(node -> library.put(node.id(), node));
-    Map<NodeId, Origin> origins = new HashMap<>();
-    Node shown = Overlay.show(revision.root(), placement);
-    shown.walk(
-        node ->
-            origins.put(
-                node.id().within(placementId),
-                new Origin(
-                    placementId,
-                    placement.pieceId(),
-                    revision.number(),
-                    Optional.ofNullable(library.get(node.id())),
-                    Set.copyOf(changed.getOrDefault(node.id(), Set.of())))));
-    return new Fillings.Filling(
-        revision.number(), shown.mapIds(id -> id.within(placementId)), Map.copyOf(origins));
+    return from;
+  }
+
+  /** The key of a local change of a node, as seen from the placement that holds it. */
+  public LocalKey key(NodeId id, Aspect aspect) {
+    NodeId inside =
+        carrier(id)
+            .map(path -> NodeId.of(id.value().substring(path.value().length() + 1)))
+            .orElse(id);
+    return new LocalKey(inside, aspect);
+  }
+
+  /** Whether an aspect of a node is changed at the placement that it stands in. */
+  public boolean isChanged(NodeId id, Aspect aspect) {
+    return carried(id).map(origin -> origin.changed().contains(key(id, aspect))).orElse(false);
+  }
+
+  /** How something that is put under a node is addressed once it stands there. */
+  public NodeId under(NodeId parent, NodeId fresh) {
+    return carrier(parent).map(fresh::within).orElse(fresh);
+  }
+
+  /**
+   * The placement whose only child a node is, and so on outwards; the node itself if it is none.
+   */
+  public NodeId outward(NodeId id) {
+    NodeId at = id;
+    Optional<Node> parent = members.parentOf(at);
+    while (parent.isPresent() && parent.get().kind() == Kind.PLACEMENT) {
+      at = parent.get().id();
+      parent = members.parentOf(at);
+    }
+    return at;
   }
 
   public Optional<Origin> origin(NodeId id) {
     return Optional.ofNullable(origins.get(id));
   }
 
-  /** The node's own values for a key, the nearest first: the local change, then the piece's. */
+  /**
+   * The node's own values for a key, the nearest first: the local change, then those of the pieces
+   * around, from the outside in, then the piece's own.
+   */
   @Override
   public List<Layer> layers(Node node, StyleKey key) {
-    Optional<StyleValue> value = Optional.ofNullable(node.styles().get(key));
-    Optional<Origin> origin = origin(node.id());
-    if (origin.isEmpty()) {
-      return value.map(v -> List.of(new Layer(Layer.Source.OWN, "", v))).orElse(List.of());
-    }
-    Origin from = origin.get();
-    if (from.libraryNode().isEmpty()) {
-      return value.map(v -> List.of(new Layer(Layer.Source.LOCAL, "", v))).orElse(List.of());
-    }
-    String revision = from.pieceId() + " " + from.revision();
     List<Layer> layers = new ArrayList<>();
-    LocalKey local = new LocalKey(node.id().inner(), Aspect.style(key));
-    if (from.changed().contains(local)) {
-      layers.add(new Layer(Layer.Source.LOCAL, "", value));
+    Layer.Source source = Layer.Source.LOCAL;
+    String label = "";
+    Node at = node;
+    NodeId local = node.id();
+    Optional<Origin> from = origin(node.id());
+    boolean own = from.isEmpty();
+    while (from.isPresent()) {
+      Origin origin = from.get();
+      local = local.inner();
+      if (origin.libraryNode().isPresent()) {
+        if (origin.changed().contains(new LocalKey(local, Aspect.style(key)))) {
+          layers.add(new Layer(source, label, Optional.ofNullable(at.styles().get(key))));
+        }
+        source = Layer.Source.CONTAINER;
+        label = origin.pieceId() + " " + origin.revision();
+        at = origin.libraryNode().get();
+      } else if (origin.inner().isEmpty()) {
+        return with(layers, source, label, at, key);
+      }
+      from = origin.inner();
     }
-    Optional.ofNullable(from.libraryNode().get().styles().get(key))
-        .ifPresent(v -> layers.add(new Layer(Layer.Source.PIECE, revision, v)));
+    return with(layers, own ? Layer.Source.OWN : Layer.Source.PIECE, label, at, key);
+  }
+
+  private static List<Layer> with(
+      List<Layer> layers, Layer.Source source, String label, Node at, StyleKey key) {
+    Optional.ofNullable(at.styles().get(key))
+        .ifPresent(value -> layers.add(new Layer(source, label, value)));
     return layers;
   }
 
   @Override
   public Set<StyleProperty> properties(Node node) {
     Set<StyleProperty> properties = EnumSet.noneOf(StyleProperty.class);
-    node.styles().keySet().forEach(key -> properties.add(key.property()));
-    origin(node.id())
-        .ifPresent(
-            from -> {
-              from.libraryNode()
-                  .ifPresent(n -> n.styles().keySet().forEach(k -> properties.add(k.property())));
-              for (LocalKey local : from.changed()) {
-                if (local.aspect() instanceof Aspect.Style style) {
-                  properties.add(style.key().property());
-                }
-              }
-            });
+    add(node, properties);
+    Optional<Origin> from = origin(node.id());
+    while (from.isPresent()) {
+      from.get().libraryNode().ifPresent(beneath -> add(beneath, properties));
+      for (LocalKey local : from.get().changed()) {
+        if (local.aspect() instanceof Aspect.Style style) {
+          properties.add(style.key().property());
+        }
+      }
+      from = from.get().inner();
+    }
     return properties;
+  }
+
+  private static void add(Node node, Set<StyleProperty> properties) {
+    node.styles().keySet().forEach(key -> properties.add(key.property()));
   }
 }

@@ -17,6 +17,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /** Finds the nodes whose structure, content or computed style differs between two shown trees. */
 public final class Difference {
@@ -25,7 +27,11 @@ public final class Difference {
   private final Cascade cascadeBefore;
   private final Cascade cascadeAfter;
 
-  private Difference(Shown before, Shown after, SiteFinishes finishes) {
+  private final Predicate<NodeId> compared;
+  private final UnaryOperator<NodeId> now;
+
+  private Difference(Shown before, Shown after, SiteFinishes finishes, Predicate<NodeId> compared) {
+    this.compared = compared;
     this.before = before.root();
     this.after = after.root();
     this.cascadeBefore = new Cascade(this.before, before, finishes);
@@ -36,15 +42,37 @@ public final class Difference {
    * @return the differing nodes: those of {@code after} in its order, then those that went
    */
   public static List<NodeChange> between(Shown before, Shown after, SiteFinishes finishes) {
-    return new Difference(before, after, finishes).find();
+    return between(before, after, finishes, id -> true, id -> id);
+  }
+
+  /**
+   * @param compared which nodes are compared; where they stand is taken from the whole trees
+   * @param now from the id that a node had before to the one that it has after
+   * @return the differing nodes: those of {@code after} in its order, then those that went
+   */
+  static List<NodeChange> between(
+      Shown before,
+      Shown after,
+      SiteFinishes finishes,
+      Predicate<NodeId> compared,
+      UnaryOperator<NodeId> now) {
+    return new Difference(before, after, finishes, compared, now).find();
   }
 
   private List<NodeChange> find() {
     List<NodeChange> changes = new ArrayList<>();
     Map<NodeId, Node> old = new HashMap<>();
-    before.walk(node -> old.put(node.id(), node));
+    before.walk(
+        node -> {
+          if (compared.test(node.id())) {
+            old.put(now.apply(node.id()), node);
+          }
+        });
     after.walk(
         node -> {
+          if (!compared.test(node.id())) {
+            return;
+          }
           Node was = old.remove(node.id());
           if (was == null) {
             changes.add(whole(node, NodeChange.Type.ADDED));
@@ -54,7 +82,7 @@ public final class Difference {
         });
     before.walk(
         node -> {
-          if (old.containsKey(node.id())) {
+          if (old.containsKey(now.apply(node.id()))) {
             changes.add(whole(node, NodeChange.Type.REMOVED));
           }
         });
@@ -74,7 +102,7 @@ public final class Difference {
         what.add(field.label());
       }
     }
-    if (hasMoved(is)) {
+    if (hasMoved(was, is)) {
       what.add("Position");
     }
     if (!what.isEmpty()) {
@@ -114,19 +142,20 @@ public final class Difference {
   /**
    * A node has moved if its parent is another, or an earlier sibling that stayed now follows it.
    */
-  private boolean hasMoved(Node node) {
-    Node parentBefore = before.parentOf(node.id()).orElse(null);
-    Node parentAfter = after.parentOf(node.id()).orElse(null);
+  private boolean hasMoved(Node was, Node is) {
+    Node parentBefore = before.parentOf(was.id()).orElse(null);
+    Node parentAfter = after.parentOf(is.id()).orElse(null);
     if (parentBefore == null || parentAfter == null) {
       return false;
     }
-    if (!parentBefore.id().equals(parentAfter.id())) {
+    if (!now.apply(parentBefore.id()).equals(parentAfter.id())) {
       return true;
     }
-    List<NodeId> stayed = parentBefore.children().stream().map(Node::id).toList();
-    List<NodeId> now =
+    List<NodeId> stayed =
+        parentBefore.children().stream().map(child -> now.apply(child.id())).toList();
+    List<NodeId> still =
         parentAfter.children().stream().map(Node::id).filter(stayed::contains).toList();
-    List<NodeId> then = stayed.stream().filter(now::contains).toList();
-    return now.indexOf(node.id()) != then.indexOf(node.id());
+    List<NodeId> then = stayed.stream().filter(still::contains).toList();
+    return still.indexOf(is.id()) != then.indexOf(is.id());
   }
 }

@@ -102,7 +102,7 @@ final class LoopBreaking {
     Optional<Node> held = node(child);
     return holds.isPresent()
         && held.isPresent()
-        && Catalogue.mayHold(holds.get().kind(), held.get().kind());
+        && Catalogue.mayHold(holds.get().kind(), held.get().standsAs());
   }
 
   private Optional<Node> node(NodeId id) {

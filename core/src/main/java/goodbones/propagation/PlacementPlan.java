@@ -40,7 +40,7 @@ public record PlacementPlan(
   }
 
   public List<Question> questions() {
-    return rebased.map(Rebased::questions).orElse(List.of());
+    return rebased.map(Rebased::allQuestions).orElse(List.of());
   }
 
   /** The placement as it stands after the rollout is applied with these decisions. */

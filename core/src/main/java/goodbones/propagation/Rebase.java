@@ -7,10 +7,14 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.Library;
+import goodbones.library.Members;
 import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
+import goodbones.library.Showing;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,8 +31,8 @@ import java.util.TreeSet;
  * <p>Every local change gets exactly one verdict; the first of these that matches decides:
  *
  * <ol>
- *   <li>a removal of something that the library removed too is absorbed
- *   <li>a change that was not seen before and is not seen after is dormant
+ *   <li>dormant: it was not seen before and is not seen after, or it is a removal of something that
+ *       the library removed too
  *   <li>gone: its node, or its move's or insert's target, is no longer there
  *   <li>absorbed: some revision on the way says the same, and the key is not a slot
  *   <li>stands: the library did not touch the key, or the key is a slot
@@ -37,53 +41,89 @@ import java.util.TreeSet;
  *
  * Then, among those that stand, shape: they make a loop of parents, break the catalogue, or the
  * library brought a node into or out of something removed here. A change that stands is never
- * rewritten. Neither the placement nor the revisions are modified.
+ * rewritten. The trees are expanded, so that a change may be aimed at any depth. Neither the
+ * placement nor the revisions are modified.
  */
 public final class Rebase {
   /** The id of the question about moves that make a loop of parents. */
   static final String LOOP = "loop";
 
   private final NodeId placementId;
+  private final Placement stored;
+
+  /** The same with its changes where their nodes stand in the newer revision. */
   private final Placement placement;
-  private final List<RevisionIndex> chain;
+
+  private final int shownNow;
+  private final int to;
+  private final Library library;
+  private final Showing outside;
   private final RevisionIndex first;
   private final RevisionIndex last;
+  private final Map<Integer, Way> ways = new HashMap<>();
   private final Set<NodeId> inserted = new HashSet<>();
   private final Map<NodeId, NodeId> parentsBefore;
   private final Map<NodeId, NodeId> parentsAfter;
   private final SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
   private final Map<String, Question> questions = new LinkedHashMap<>();
+  private final Map<String, Rebased> alternatives = new LinkedHashMap<>();
 
-  private Rebase(NodeId placementId, Placement placement, List<Node> revisions) {
+  private Rebase(
+      NodeId placementId,
+      Placement placement,
+      int shownNow,
+      int to,
+      Library library,
+      Showing outside) {
     this.placementId = placementId;
-    this.placement = placement;
-    this.chain = revisions.stream().map(RevisionIndex::new).toList();
-    this.first = chain.get(0);
-    this.last = chain.get(chain.size() - 1);
-    for (LocalValue value : placement.changes().values()) {
+    this.stored = placement;
+    this.shownNow = shownNow;
+    this.to = to;
+    this.library = library;
+    this.outside = outside;
+    this.placement = way(settled()).relocated(placement);
+    this.first = way(settled()).first();
+    this.last = way(settled()).last();
+    for (LocalValue value : this.placement.changes().values()) {
       if (value instanceof LocalValue.PlacedUnder placed) {
         placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
       }
     }
-    this.parentsBefore = Overlay.parents(first.root(), placement);
-    this.parentsAfter = Overlay.parents(last.root(), placement);
+    this.parentsBefore = Overlay.parents(first.root(), this.placement);
+    this.parentsAfter = Overlay.parents(last.root(), this.placement);
   }
 
   /**
-   * @param from the number of the revision shown now
-   * @param to the number of the newer one
-   * @param revisions the revision shown now, and every one on the way to the newer one, in order
-   * @throws IllegalArgumentException if there is no revision
+   * Rebases a placement from the revision that it is settled on.
+   *
+   * @param shownNow the revision that is shown now, on which it waits if there is a question left
+   * @param to the revision that is to be shown
+   * @param outside which revisions placements show where this one stands
    */
   public static Rebased of(
-      NodeId placementId, Placement placement, int from, int to, List<Node> revisions) {
-    if (revisions.isEmpty()) {
-      throw new IllegalArgumentException("a rebase needs the revision that is shown now");
-    }
-    return new Rebase(placementId, placement, revisions).run(from, to);
+      NodeId placementId,
+      Placement placement,
+      int shownNow,
+      int to,
+      Library library,
+      Showing outside) {
+    return new Rebase(placementId, placement, shownNow, to, library, outside).run();
   }
 
-  private Rebased run(int from, int to) {
+  private int settled() {
+    return stored.settled() == 0 ? shownNow : stored.settled();
+  }
+
+  private Way way(int from) {
+    return ways.computeIfAbsent(from, f -> Way.between(library, stored.pieceId(), f, to));
+  }
+
+  /** The way of one change: from the revision that it was made on. */
+  private Way way(LocalKey key) {
+    return way(placement.dormantSince().getOrDefault(key, settled()));
+  }
+
+  private Rebased run() {
     placement.changes().forEach((key, value) -> verdicts.put(key, verdict(key, value)));
     checkLoops();
     checkRemovals();
@@ -93,22 +133,27 @@ public final class Rebase {
     List<Question> asked = List.copyOf(questions.values());
     Settling settling =
         new Settling(
-            placementId + "\n" + from,
-            placement.withSettled(to),
-            first.root(),
+            placementId + "\n" + settled(),
+            placement,
+            to,
+            settled(),
+            library,
+            outside,
+            first,
             last,
             this::isThere,
             parentsBefore,
             verdicts,
             asked,
             written);
-    return new Rebased(placement, from, verdicts, written, asked, settling);
+    return new Rebased(
+        stored, placement, shownNow, verdicts, written, asked, alternatives, settling);
   }
 
   private Verdict verdict(LocalKey key, LocalValue value) {
     boolean ours = inserted.contains(key.node());
-    if (key.aspect() instanceof Aspect.Removed && !last.has(key.node())) {
-      return Verdict.ABSORBED;
+    if (key.aspect() instanceof Aspect.Removed && !ours && !last.has(key.node())) {
+      return Verdict.DORMANT;
     }
     if (unseen(key, first, parentsBefore) && unseen(key, last, parentsAfter)) {
       return Verdict.DORMANT;
@@ -122,14 +167,16 @@ public final class Rebase {
     if (ours) {
       return Verdict.STANDS;
     }
-    if (!last.isSlot(key) && librarySaysTheSame(key, value)) {
+    Way way = way(key);
+    RevisionIndex made = way.first();
+    if (!last.isSlot(key) && librarySaysTheSame(way, key, value)) {
       return Verdict.ABSORBED;
     }
-    if (last.isSlot(key) || !first.has(key.node())) {
+    if (last.isSlot(key) || !made.has(key.node())) {
       return Verdict.STANDS;
     }
-    boolean fixedNow = first.isSlot(key);
-    return !fixedNow && first.value(key).equals(last.value(key)) ? Verdict.STANDS : Verdict.BOTH;
+    boolean fixedNow = made.isSlot(key);
+    return !fixedNow && made.value(key).equals(last.value(key)) ? Verdict.STANDS : Verdict.BOTH;
   }
 
   /** A node that the library still has, or a local insert's that still has a place to stand. */
@@ -163,12 +210,11 @@ public final class Rebase {
     return placement.changes().containsKey(new LocalKey(id, Aspect.REMOVED));
   }
 
-  private boolean librarySaysTheSame(LocalKey key, LocalValue value) {
-    Optional<LocalValue> said = Optional.of(value);
+  private static boolean librarySaysTheSame(Way way, LocalKey key, LocalValue value) {
     // A reorder names the parent that the node already has: that is no news from the library.
-    boolean reorder = key.aspect() instanceof Aspect.Placed && first.value(key).equals(said);
-    return !reorder
-        && chain.stream().skip(1).anyMatch(revision -> revision.value(key).equals(said));
+    boolean reorder =
+        key.aspect() instanceof Aspect.Placed && way.first().value(key).equals(Optional.of(value));
+    return !reorder && way.says(key, value);
   }
 
   private void checkLoops() {
@@ -198,10 +244,27 @@ public final class Rebase {
         changed.addAll(after);
         changed.removeIf(id -> before.contains(id) == after.contains(id));
         if (changed.stream().anyMatch(id -> first.has(id) && last.has(id))) {
-          shape(List.of(key), "removed " + key.node(), Set.of(Settlement.STAY, Settlement.TAKE));
+          String id = "removed " + key.node();
+          shape(List.of(key), id, Set.of(Settlement.STAY, Settlement.TAKE));
+          alternatives.put(
+              id, Rebase.of(placementId, withoutRemoval(key), shownNow, to, library, outside));
         }
       }
     }
+  }
+
+  /** The placement as it is stored, without one of its removals. */
+  private Placement withoutRemoval(LocalKey removal) {
+    SortedMap<LocalKey, LocalValue> others = new TreeMap<>(stored.changes());
+    others
+        .keySet()
+        .removeIf(key -> way(settled()).relocated(only(key)).changes().containsKey(removal));
+    return stored.withChanges(others);
+  }
+
+  private Placement only(LocalKey key) {
+    return Placement.of(stored.pieceId())
+        .withChange(key, Optional.ofNullable(stored.changes().get(key)));
   }
 
   private static Set<NodeId> below(
@@ -225,7 +288,7 @@ public final class Rebase {
     SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
     standing.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
     Node shown = Overlay.show(last.root(), placement.withChanges(standing));
-    Catalogue.faults(shown)
+    Catalogue.faults(Members.withoutMembers(shown))
         .forEach(
             fault ->
                 shape(
@@ -233,7 +296,8 @@ public final class Rebase {
                         .filter(
                             e ->
                                 e.getValue() instanceof LocalValue.PlacedUnder placed
-                                    && placed.parent().equals(fault.node()))
+                                    && (placed.parent().equals(fault.node())
+                                        || e.getKey().node().equals(fault.node())))
                         .map(Map.Entry::getKey)
                         .toList(),
                     "full " + fault.node(),
@@ -318,18 +382,14 @@ public final class Rebase {
       for (String field : node.slots()) {
         LocalKey key = new LocalKey(node.id(), Aspect.content(field));
         if (!placement.changes().containsKey(key)) {
-          fixedBeforeSlot(key).ifPresent(value -> written.put(key, value));
+          way(settled())
+              .fixedBefore(key)
+              .flatMap(fixed -> fixed.value(key))
+              .filter(value -> !value.equals(new LocalValue.ContentIs(Optional.empty())))
+              .ifPresent(value -> written.put(key, value));
         }
       }
     }
     return written;
-  }
-
-  private Optional<LocalValue> fixedBeforeSlot(LocalKey key) {
-    int at = chain.size() - 1;
-    while (at >= 0 && chain.get(at).isSlot(key)) {
-      at--;
-    }
-    return at < 0 ? Optional.empty() : chain.get(at).value(key);
   }
 }

@@ -4,6 +4,8 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,19 +16,47 @@ import java.util.TreeMap;
  * The outcome of a rebase: a verdict for every local change, and what there is to decide.
  *
  * @param before the placement as it stood
+ * @param moved the same with its changes where their nodes stand in the newer revision; verdicts
+ *     and questions name them so
  * @param from the revision that it showed
+ * @param questions what there is to decide in any case
+ * @param alternatives by the id of a question about a removal: the outcome where it is taken back,
+ *     so that what is seen again is asked about too
  * @param verdicts exactly one for each local change
  * @param written fillings that are written in because a fixed part became a slot
  */
 public record Rebased(
     Placement before,
+    Placement moved,
     int from,
     SortedMap<LocalKey, Verdict> verdicts,
     SortedMap<LocalKey, LocalValue> written,
     List<Question> questions,
+    Map<String, Rebased> alternatives,
     Settling settling) {
   public Rebased {
     questions = List.copyOf(questions);
+    alternatives = Collections.unmodifiableMap(new LinkedHashMap<>(alternatives));
+  }
+
+  /** Everything that there may be to decide, with what only one of the answers brings up. */
+  public List<Question> allQuestions() {
+    Map<String, Question> all = new LinkedHashMap<>();
+    questions.forEach(question -> all.put(question.id(), question));
+    alternatives
+        .values()
+        .forEach(other -> other.allQuestions().forEach(q -> all.putIfAbsent(q.id(), q)));
+    return List.copyOf(all.values());
+  }
+
+  /** The outcome under the answers to questions about removals. */
+  private Rebased under(Map<String, Settlement> decisions) {
+    for (Map.Entry<String, Rebased> alternative : alternatives.entrySet()) {
+      if (decisions.get(alternative.getKey()) == Settlement.TAKE) {
+        return alternative.getValue().under(decisions);
+      }
+    }
+    return this;
   }
 
   public long count(Verdict verdict) {
@@ -35,7 +65,7 @@ public record Rebased(
 
   /** The questions that the decisions leave open. */
   public List<Question> open(Map<String, Settlement> decisions) {
-    return questions.stream()
+    return under(decisions).questions.stream()
         .filter(
             q ->
                 !Optional.ofNullable(decisions.get(q.id()))
@@ -52,13 +82,27 @@ public record Rebased(
    */
   public Placement settled(Map<String, Settlement> decisions) {
     return open(decisions).isEmpty()
-        ? unlessTheSame(settling.settle(decisions))
-        : before.withSettled(from).withPin(Optional.of(new Pin(from, Pin.Reason.WAITING)));
+        ? unlessTheSame(under(decisions).settling.settle(decisions))
+        : before.withPin(Optional.of(new Pin(from, Pin.Reason.WAITING)));
+  }
+
+  /**
+   * The placement settled on the newer revision, also where nothing of it changes.
+   *
+   * @param decisions a settlement for each question's id
+   * @throws IllegalArgumentException if a question is left open
+   */
+  public Placement bound(Map<String, Settlement> decisions) {
+    if (!open(decisions).isEmpty()) {
+      throw new IllegalArgumentException("undecided: " + open(decisions).get(0).id());
+    }
+    return under(decisions).settling.settle(decisions);
   }
 
   /** What is clean need not be written; an answer is. */
   private Placement unlessTheSame(Placement after) {
-    boolean same = after.equals(before.withSettled(after.settled()));
+    boolean same =
+        after.equals(before.withSettled(after.settled()).withDormantSince(after.dormantSince()));
     return questions.isEmpty() && same ? before : after;
   }
 
@@ -66,10 +110,12 @@ public record Rebased(
   Rebased restrictedTo(SortedMap<LocalKey, Verdict> fewerVerdicts, List<Question> fewerQuestions) {
     return new Rebased(
         before,
+        moved,
         from,
         fewerVerdicts,
         new TreeMap<>(),
         fewerQuestions,
+        Map.of(),
         settling.restrictedTo(fewerVerdicts, fewerQuestions));
   }
 }

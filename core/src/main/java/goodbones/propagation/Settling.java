@@ -1,13 +1,17 @@
 package goodbones.propagation;
 
 import goodbones.document.Aspect;
+import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.Library;
+import goodbones.library.Lifting;
 import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
+import goodbones.library.Showing;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -24,7 +28,11 @@ import java.util.function.Predicate;
 final class Settling {
   private final String seed;
   private final Placement placement;
-  private final Node first;
+  private final int to;
+  private final int from;
+  private final Library library;
+  private final Showing outside;
+  private final RevisionIndex first;
   private final Node shownBefore;
   private final RevisionIndex last;
   private final Predicate<NodeId> isThere;
@@ -39,7 +47,11 @@ final class Settling {
   Settling(
       String seed,
       Placement placement,
-      Node first,
+      int to,
+      int from,
+      Library library,
+      Showing outside,
+      RevisionIndex first,
       RevisionIndex last,
       Predicate<NodeId> isThere,
       Map<NodeId, NodeId> parentsBefore,
@@ -48,8 +60,12 @@ final class Settling {
       SortedMap<LocalKey, LocalValue> written) {
     this.seed = seed;
     this.placement = placement;
+    this.to = to;
+    this.from = from;
+    this.library = library;
+    this.outside = outside;
     this.first = first;
-    this.shownBefore = Overlay.show(first, placement);
+    this.shownBefore = Overlay.show(first.root(), placement);
     this.last = last;
     this.isThere = isThere;
     this.parentsBefore = parentsBefore;
@@ -62,6 +78,10 @@ final class Settling {
     return new Settling(
         seed,
         placement,
+        to,
+        from,
+        library,
+        outside,
         first,
         last,
         isThere,
@@ -77,21 +97,35 @@ final class Settling {
     changes.keySet().removeIf(key -> verdicts.get(key) == Verdict.ABSORBED);
     changes.putAll(written);
     Map<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
-    boolean breaksLoops = false;
     for (Question question : questions) {
       boolean take = decisions.get(question.id()) == Settlement.TAKE;
       if (take) {
         question.keys().forEach(changes::remove);
       } else if (question.verdict() == Verdict.GONE) {
         keepAsOwn(question, changes, order);
-      } else if (question.verdict() == Verdict.SHAPE && question.id().equals(Rebase.LOOP)) {
-        breaksLoops = true;
       }
     }
-    if (breaksLoops) {
-      changes = LoopBreaking.of(last, placement.withChanges(changes), parentsBefore);
+    // Several answers together can make a loop that none of them makes alone.
+    SortedMap<LocalKey, LocalValue> settled =
+        LoopBreaking.of(last, placement.withChanges(changes), parentsBefore);
+    return placement
+        .withChanges(settled)
+        .withOrder(order)
+        .withSettled(to)
+        .withDormantSince(dormantSince(settled))
+        .withPin(Optional.empty());
+  }
+
+  /** What stays dormant keeps the revision that it was made on. */
+  private Map<LocalKey, Integer> dormantSince(SortedMap<LocalKey, LocalValue> changes) {
+    Map<LocalKey, Integer> since = new TreeMap<>();
+    for (LocalKey key : changes.keySet()) {
+      int made = placement.dormantSince().getOrDefault(key, from);
+      if (verdicts.get(key) == Verdict.DORMANT && made != to) {
+        since.put(key, made);
+      }
     }
-    return placement.withChanges(changes).withOrder(order).withPin(Optional.empty());
+    return since;
   }
 
   /**
@@ -106,7 +140,9 @@ final class Settling {
     Optional<Node> shown = shownBefore.find(top);
     Set<NodeId> copied = new HashSet<>();
     if (shown.isPresent()) {
-      Node copy = withoutSurvivors(shown.get(), copied).mapIds(this::fresh);
+      Node copy =
+          new Lifting(library, outside, this::fresh, placement.changes(), id -> !first.has(id))
+              .lifted(withoutSurvivors(shown.get(), copied, false));
       changes.put(
           new LocalKey(copy.id(), Aspect.PLACED),
           new LocalValue.PlacedUnder(home, Optional.of(copy)));
@@ -114,10 +150,12 @@ final class Settling {
     }
     for (LocalKey key : question.keys()) {
       LocalValue value = changes.remove(key);
-      if (value instanceof LocalValue.PlacedUnder placed
-          && copied.contains(placed.parent())
-          && !copied.contains(key.node())) {
-        changes.put(key, new LocalValue.PlacedUnder(fresh(placed.parent()), placed.inserted()));
+      if (value instanceof LocalValue.PlacedUnder placed && copied.contains(placed.parent())) {
+        if (!copied.contains(key.node())) {
+          changes.put(key, new LocalValue.PlacedUnder(fresh(placed.parent()), placed.inserted()));
+        } else if (last.has(key.node())) {
+          changes.put(new LocalKey(key.node(), Aspect.REMOVED), new LocalValue.IsRemoved());
+        }
       }
     }
   }
@@ -126,7 +164,7 @@ final class Settling {
     Set<NodeId> climbed = new HashSet<>();
     NodeId at = parentsBefore.get(gone);
     while (at != null && climbed.add(at)) {
-      if (isThere.test(at)) {
+      if (isThere.test(at) && !isMember(at)) {
         return at;
       }
       at = parentsBefore.get(at);
@@ -134,13 +172,35 @@ final class Settling {
     return last.root().id();
   }
 
-  private Node withoutSurvivors(Node node, Set<NodeId> copied) {
+  private boolean isMember(NodeId id) {
+    return last.node(id).map(node -> node.kind() == Kind.PLACEMENT).orElse(false);
+  }
+
+  /**
+   * What the page itself put into a placement goes along with that: what stands in a placement can
+   * only be the placement's own.
+   */
+  private Node withoutSurvivors(Node node, Set<NodeId> copied, boolean inMember) {
     copied.add(node.id());
+    boolean inside = inMember || node.kind() == Kind.PLACEMENT;
     return node.withChildren(
         node.children().stream()
-            .filter(child -> !last.has(child.id()))
-            .map(child -> withoutSurvivors(child, copied))
+            .filter(child -> !last.has(child.id()) || inside && isPutThere(child.id()))
+            .map(
+                child ->
+                    last.has(child.id())
+                        ? whole(child, copied)
+                        : withoutSurvivors(child, copied, inside))
             .toList());
+  }
+
+  private boolean isPutThere(NodeId id) {
+    return placement.changes().containsKey(new LocalKey(id, Aspect.PLACED));
+  }
+
+  private static Node whole(Node node, Set<NodeId> copied) {
+    node.walk(each -> copied.add(each.id()));
+    return node;
   }
 
   private List<NodeId> orderWithCopy(NodeId home, NodeId original, NodeId copy) {

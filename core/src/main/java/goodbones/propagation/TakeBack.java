@@ -1,13 +1,12 @@
 package goodbones.propagation;
 
-import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
-import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Library;
+import goodbones.library.Placements;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -39,6 +38,7 @@ public final class TakeBack {
    * What taking back would do at one placement.
    *
    * @param settled the revision that its local changes are settled on then
+   * @param dormantSince the revisions that those were made on which are dormant then
    */
   public record Step(
       String siteId,
@@ -47,6 +47,7 @@ public final class TakeBack {
       Placement now,
       Rebased merged,
       int settled,
+      SortedMap<LocalKey, Integer> dormantSince,
       List<Question> questions) {
     public Step {
       questions = List.copyOf(questions);
@@ -70,24 +71,28 @@ public final class TakeBack {
           question.library().ifPresentOrElse(v -> changes.put(key, v), () -> changes.remove(key));
         }
       }
-      return settled.withChanges(changes).withPin(merged.before().pin()).withSettled(this.settled);
+      return settled
+          .withChanges(changes)
+          .withPin(merged.before().pin())
+          .withSettled(this.settled)
+          .withDormantSince(dormantSince);
     }
   }
 
   /**
-   * @return a step for every placement of the piece at a site that the rollout reached
+   * @return a step for every placement of a piece that the rollout carried to the site
    */
   public List<Step> plan(SiteNow site) {
     Map<NodeId, Rollout.WrittenStep> written = new HashMap<>();
     rollout.written().forEach(step -> written.put(step.placementId(), step));
+    Set<String> carried = rollout.after(site.siteId()).keySet();
     List<Step> steps = new ArrayList<>();
     for (SiteNow.PageNow page : site.pages()) {
-      page.root()
-          .walk(
-              node -> {
-                if (node.kind() == Kind.PLACEMENT
-                    && node.placement().orElseThrow().pieceId().equals(rollout.pieceId())) {
-                  steps.add(step(site, page.pageId(), node, written.get(node.id())));
+      Placements.of(page.root())
+          .forEach(
+              (path, placement) -> {
+                if (carried.contains(placement.pieceId())) {
+                  steps.add(step(site, page.pageId(), path, placement, written.get(path)));
                 }
               });
     }
@@ -97,32 +102,49 @@ public final class TakeBack {
   private Step step(
       SiteNow site,
       String pageId,
-      Node node,
+      NodeId path,
+      Placement now,
       Rollout.@org.jspecify.annotations.Nullable WrittenStep written) {
-    Placement now = node.placement().orElseThrow();
     Placement before = written == null ? now : written.before();
     Placement after = written == null ? now : written.after();
     // A change of a node that only the newer revision has was made since, unless it stood before.
     Set<LocalKey> stoodBefore = written == null ? Set.of() : before.changes().keySet();
     List<Question> questions = new ArrayList<>();
     Placement merged = merge(after, now, before, questions);
-    int from = now.pin().map(Pin::revision).orElse(rollout.revision());
-    int to =
-        merged.pin().map(Pin::revision).orElseGet(() -> rollout.before(site.siteId()).orElse(from));
+    String piece = now.pieceId();
+    Map<String, Integer> shownBefore = rollout.before(site.siteId());
+    int from = now.pin().map(Pin::revision).orElse(rollout.after(site.siteId()).get(piece));
+    int to = merged.pin().map(Pin::revision).orElse(shownBefore.get(piece));
     Rebased rebased =
         goneOnly(
             Rebase.of(
-                node.id(), merged, from, to, Way.between(library, rollout.pieceId(), from, to)),
+                path,
+                merged.withSettled(from),
+                from,
+                to,
+                library,
+                site.adopted().with(shownBefore)),
             stoodBefore);
     questions.addAll(rebased.questions());
     return new Step(
         site.siteId(),
         pageId,
-        node.id(),
+        path,
         now,
         rebased,
         settled(now, after, before, from, to),
+        dormantSince(now, after, before, to),
         questions);
+  }
+
+  private static SortedMap<LocalKey, Integer> dormantSince(
+      Placement now, Placement after, Placement before, int to) {
+    if (!before.equals(after) && now.settled() == after.settled()) {
+      return before.dormantSince();
+    }
+    SortedMap<LocalKey, Integer> since = new TreeMap<>(now.dormantSince());
+    since.values().removeIf(made -> made == to);
+    return since;
   }
 
   /** What stood before comes back as it was; what was edited since is settled on what is shown. */

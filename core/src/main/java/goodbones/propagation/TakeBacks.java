@@ -1,9 +1,9 @@
 package goodbones.propagation;
 
-import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.library.Adopted;
+import goodbones.document.Placement;
 import goodbones.library.Library;
+import goodbones.library.Placements;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -68,20 +68,32 @@ public final class TakeBacks {
    * The later rollouts that stand on one: those that went on from what it, or one of them, had made
    * a site show.
    *
-   * @param later those of the same piece that came after it and still hold, the oldest first
+   * @param later those that came after it and still hold, the oldest first
    * @return the oldest first
    */
   public static <R> List<R> standingOn(R first, List<R> later, Function<R, Rollout> rollout) {
-    Set<String> reached = new HashSet<>(rollout.apply(first).siteIds());
+    Set<Step> reached = steps(rollout.apply(first));
     List<R> standing = new ArrayList<>();
     for (R other : later) {
-      List<String> there = rollout.apply(other).siteIds();
+      Set<Step> there = steps(rollout.apply(other));
       if (there.stream().anyMatch(reached::contains)) {
         standing.add(other);
         reached.addAll(there);
       }
     }
     return standing;
+  }
+
+  /** What a rollout stands on, and others on it: a piece at a site, or a placement on a page. */
+  private record Step(String where, String what) {}
+
+  private static Set<Step> steps(Rollout rollout) {
+    Set<Step> steps = new HashSet<>();
+    rollout.adopted().forEach(step -> steps.add(new Step(step.siteId(), step.piece())));
+    rollout
+        .written()
+        .forEach(step -> steps.add(new Step(step.pageId(), step.placementId().value())));
+    return steps;
   }
 
   /**
@@ -105,18 +117,17 @@ public final class TakeBacks {
   }
 
   private void take(Rollout rollout) {
-    for (Rollout.AdoptedStep step : rollout.adopted()) {
-      SiteNow site = sites.get(step.siteId());
+    for (String id : rollout.siteIds()) {
+      SiteNow site = sites.get(id);
       if (site == null) {
-        throw new IllegalArgumentException("“" + step.siteId() + "” is not among the sites");
+        throw new IllegalArgumentException("“" + id + "” is not among the sites");
       }
-      sites.put(site.siteId(), taken(rollout, step, site));
+      sites.put(id, taken(rollout, site));
     }
   }
 
-  private SiteNow taken(Rollout rollout, Rollout.AdoptedStep adopted, SiteNow site) {
-    Map<String, Node> pages = new HashMap<>();
-    site.pages().forEach(page -> pages.put(page.pageId(), page.root()));
+  private SiteNow taken(Rollout rollout, SiteNow site) {
+    Map<String, Map<NodeId, Placement>> written = new HashMap<>();
     for (TakeBack.Step step : new TakeBack(library, rollout).plan(site)) {
       Map<String, Settlement> decisions = new HashMap<>();
       for (Question question : step.questions()) {
@@ -125,31 +136,28 @@ public final class TakeBacks {
                 site.siteId(),
                 step.pageId(),
                 step.placementId(),
-                rollout.pieceId(),
-                adopted.after(),
-                adopted.before(),
+                step.now().pieceId(),
+                rollout.after(site.siteId()).getOrDefault(step.now().pieceId(), 0),
+                rollout.before(site.siteId()).getOrDefault(step.now().pieceId(), 0),
                 question);
         decisions.put(question.id(), settled(one));
       }
-      pages.computeIfPresent(
-          step.pageId(),
-          (id, root) ->
-              root.change(step.placementId(), node -> node.withPlacement(step.after(decisions))));
+      written
+          .computeIfAbsent(step.pageId(), page -> new HashMap<>())
+          .put(step.placementId(), step.after(decisions));
     }
-    Map<String, Integer> revisions = new HashMap<>(site.adopted().revisions());
-    revisions.put(rollout.pieceId(), adopted.before());
     return new SiteNow(
         site.siteId(),
         site.finishes(),
-        new Adopted(revisions),
+        site.adopted().with(rollout.before(site.siteId())),
         site.pages().stream()
-            .map(
-                page ->
-                    new SiteNow.PageNow(
-                        page.pageId(),
-                        page.version(),
-                        pages.getOrDefault(page.pageId(), page.root())))
+            .map(page -> written(page, written.getOrDefault(page.pageId(), Map.of())))
             .toList());
+  }
+
+  private static SiteNow.PageNow written(SiteNow.PageNow page, Map<NodeId, Placement> placements) {
+    return new SiteNow.PageNow(
+        page.pageId(), page.version(), Placements.replaced(page.root(), placements));
   }
 
   private Settlement settled(Asked one) {

@@ -24,8 +24,7 @@ public final class PlainHtml {
             .map(node -> node.kind() == Kind.PAGE ? node.children() : List.of(node))
             .flatMap(List::stream)
             .toList();
-    Shown some =
-        new Shown(Node.of(NodeId.of("clip"), Kind.PAGE, "").withChildren(columns), page.origins());
+    Shown some = page.withRoot(Node.of(NodeId.of("clip"), Kind.PAGE, "").withChildren(columns));
     Surroundings plain =
         new Surroundings(
             id -> "/api/pictures/" + id + "/file", UnaryOperator.identity(), List.of(), "", false);

@@ -3,23 +3,38 @@ package goodbones.structure;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Refused;
+import goodbones.library.Library;
+import goodbones.library.Lifting;
+import goodbones.library.Relocations;
+import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 
 /**
  * What hands work on: a document as it is stored and as it is shown, in a site's look.
  *
  * @param stored differs from what is shown only where placements stand
  * @param ids gives an id that was never used
+ * @param library where the pieces are looked up that stand in the document
+ * @param showing which revisions its placements show
  */
-public record Bench(Node stored, Shown shown, SiteFinishes finishes, Supplier<NodeId> ids) {
+public record Bench(
+    Node stored,
+    Shown shown,
+    SiteFinishes finishes,
+    Supplier<NodeId> ids,
+    Library library,
+    Showing showing) {
 
   Node root() {
     return shown.root();
@@ -57,13 +72,8 @@ public record Bench(Node stored, Shown shown, SiteFinishes finishes, Supplier<No
   }
 
   /** How something that is put under a parent is addressed once it stands there. */
-  static NodeId under(NodeId parent, NodeId fresh) {
-    return parent.isInside() ? fresh.within(parent.outer()) : fresh;
-  }
-
-  /** Whether a node is the outermost of a placement. */
-  boolean isPlaced(Node node) {
-    return node.id().isInside() && parent(node).map(parent -> !parent.id().isInside()).orElse(true);
+  NodeId under(NodeId parent, NodeId fresh) {
+    return shown.under(parent, fresh);
   }
 
   /** The nodes with those left out that stand inside another of them, in the document's order. */
@@ -83,8 +93,44 @@ public record Bench(Node stored, Shown shown, SiteFinishes finishes, Supplier<No
     }
   }
 
-  /** A node as it is to be copied: a placement with its local changes, else what is shown. */
+  /** A node as it is to be copied: as it is stored, what stands in it as a placement tied. */
   Node toCopy(Node node) {
-    return isPlaced(node) ? stored.find(node.id().outer()).orElse(node) : node;
+    NodeId id = shown.outward(node.id());
+    return id.isInside()
+        ? lifting(node.id(), derived(shown.carrier(id).orElseThrow())).lifted(member(id))
+        : stored.find(id).orElse(node);
+  }
+
+  /**
+   * Ids for copies of what stands in a placement: derived, so that it can be known again what a
+   * copy was made of.
+   */
+  UnaryOperator<NodeId> derived(NodeId placement) {
+    String prefix = placement.value() + "/";
+    Map<NodeId, NodeId> given = new HashMap<>();
+    return id ->
+        given.computeIfAbsent(
+            id,
+            each -> {
+              String path = each.value();
+              NodeId inside =
+                  path.startsWith(prefix) ? NodeId.of(path.substring(prefix.length())) : each;
+              NodeId copy = Relocations.unlinked(placement, inside);
+              return stored.find(copy).isEmpty() ? copy : ids.get();
+            });
+  }
+
+  /** Lifts out of its placement what is shown there. */
+  Lifting lifting(NodeId at, UnaryOperator<NodeId> newIds) {
+    return Lifting.from(stored, shown, library, showing, newIds, at);
+  }
+
+  /**
+   * A node with the placements in it as members.
+   *
+   * @throws Refused if it is not there
+   */
+  Node member(NodeId id) {
+    return shown.members().find(id).orElseThrow(() -> Refused.gone(id));
   }
 }

@@ -6,11 +6,13 @@ import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Refused;
+import goodbones.library.Members;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * Puts things down where the hand lets go: into a container, before one of its children, or beside
@@ -68,7 +70,7 @@ public final class Landing {
     } else if (columns && Catalogue.mayHold(parent.kind(), Kind.ROW)) {
       Node row = fresh.rowOf(List.of());
       edits.add(new Edit.Insert(parentId, index, row));
-      put(load, Bench.under(parentId, row.id()), 0, edits);
+      put(load, bench.under(parentId, row.id()), 0, edits);
     } else {
       nodes.forEach(node -> requireHome(parent, node));
       put(load, parentId, index, edits);
@@ -137,8 +139,8 @@ public final class Landing {
     Node own = fresh.of(Kind.COLUMN);
     Node row = fresh.rowOf(List.of(own));
     edits.add(new Edit.Insert(parent.id(), parent.indexOf(targetId), row));
-    row = row.withId(Bench.under(parent.id(), row.id()));
-    edits.add(new Edit.Move(targetId, Bench.under(parent.id(), own.id()), 0));
+    row = row.withId(bench.under(parent.id(), row.id()));
+    edits.add(new Edit.Move(targetId, bench.under(parent.id(), own.id()), 0));
     boolean columns = nodes(load).stream().allMatch(node -> node.kind() == Kind.COLUMN);
     intoRow(row, after ? 1 : 0, load, columns, edits);
     return new Edit.Group(edits);
@@ -186,7 +188,7 @@ public final class Landing {
       nodes.forEach(node -> requireHome(column, node));
       RowEdits.requireRoom(row, row.children().size() + 1);
       edits.add(new Edit.Insert(row.id(), index, column));
-      put(load, Bench.under(row.id(), column.id()), 0, edits);
+      put(load, bench.under(row.id(), column.id()), 0, edits);
     }
     if (!sameRow) {
       edits.addAll(RowEdits.equally(row));
@@ -242,25 +244,37 @@ public final class Landing {
   }
 
   /**
-   * Makes an independent copy of a placement in its place: what it shows, tied to nothing.
+   * Makes an independent copy of a placement in its place: what it shows, tied to nothing. The
+   * placements inside stay tied, unless all are to be copies.
    *
+   * @param id the placement, or something in it; then it is the innermost one around that
+   * @param allTheWayDown whether the placements inside become copies too
    * @throws Refused if the node does not stand in a placement
    */
-  public Edit unlink(NodeId id) {
-    Node node = bench.need(id);
-    if (!id.isInside()) {
-      throw Refused.at(node, "It is tied to no piece, so there is nothing to unlink");
-    }
-    Node outermost = node;
-    while (!bench.isPlaced(outermost)) {
-      outermost = bench.needParent(outermost);
-    }
-    Node parent = bench.needParent(outermost);
+  public Edit unlink(NodeId id, boolean allTheWayDown) {
+    Node member = placementAround(id);
+    Node outermost = member.children().get(0);
+    Node shownThere = bench.need(Members.withoutMembers(outermost).id());
+    Node parent = bench.needParent(shownThere);
+    UnaryOperator<NodeId> ids = bench.derived(member.id());
+    Node copy =
+        allTheWayDown
+            ? Members.withoutMembers(outermost).mapIds(ids)
+            : bench.lifting(outermost.id(), ids).lifted(outermost);
     return new Edit.Group(
         List.of(
-            new Edit.Insert(
-                parent.id(), parent.indexOf(outermost.id()), Copies.of(outermost, bench.ids())),
-            new Edit.Remove(outermost.id())));
+            new Edit.Insert(parent.id(), parent.indexOf(shownThere.id()), copy),
+            new Edit.Remove(member.id())));
+  }
+
+  private Node placementAround(NodeId id) {
+    Optional<Node> at = Optional.of(bench.member(id));
+    while (at.isPresent() && at.get().kind() != Kind.PLACEMENT) {
+      at = bench.shown().members().parentOf(at.get().id());
+    }
+    return at.orElseThrow(
+        () ->
+            Refused.at(bench.member(id), "It is tied to no piece, so there is nothing to unlink"));
   }
 
   /** Takes things away; columns give their share to their neighbours. */

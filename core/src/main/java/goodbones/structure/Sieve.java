@@ -147,15 +147,9 @@ public final class Sieve {
 
   private Optional<LocalValue> change(LocalKey key, LocalValue value) {
     if (value instanceof LocalValue.ContentIs is) {
-      if (is.value() instanceof FieldValue.Words words) {
-        // The kind is the library's to say; what no kind may have is left out in any case.
-        return Optional.of(new LocalValue.ContentIs(words(Kind.TEXT, words)));
-      }
-      boolean sound =
-          is.value() instanceof FieldValue.Picture picture
-              ? known.picture(picture.pictureId())
-              : !(is.value() instanceof FieldValue.Link link) || Field.isLink(link.target());
-      return sound ? Optional.of(value) : Optional.empty();
+      return is.value().isEmpty()
+          ? Optional.of(value)
+          : content(is.value().get()).map(LocalValue.ContentIs::new);
     } else if (value instanceof LocalValue.StyleIs style
         && key.aspect() instanceof Aspect.Style aspect) {
       boolean sound = style.value().map(v -> holds(aspect.key().property(), v)).orElse(true);
@@ -169,5 +163,17 @@ public final class Sieve {
           .map(tree -> new LocalValue.PlacedUnder(placed.parent(), Optional.of(tree)));
     }
     return Optional.of(value);
+  }
+
+  /** The kind is the library's to say; what no kind may have is left out in any case. */
+  private Optional<FieldValue> content(FieldValue value) {
+    if (value instanceof FieldValue.Words words) {
+      return Optional.of(words(Kind.TEXT, words));
+    }
+    boolean sound =
+        value instanceof FieldValue.Picture picture
+            ? known.picture(picture.pictureId())
+            : !(value instanceof FieldValue.Link link) || Field.isLink(link.target());
+    return sound ? Optional.of(value) : Optional.empty();
   }
 }

@@ -56,13 +56,13 @@ public final class Wrapping {
     Node wrapper = kind == Kind.ROW ? fresh.rowOf(List.of()) : fresh.of(kind);
     List<Edit> edits = new ArrayList<>();
     edits.add(new Edit.Insert(parent.id(), parent.indexOf(first.id()), wrapper));
-    NodeId around = Bench.under(parent.id(), wrapper.id());
+    NodeId around = bench.under(parent.id(), wrapper.id());
     for (int i = 0; i < nodes.size(); i++) {
       NodeId home = around;
       if (kind == Kind.ROW) {
         Node column = fresh.of(Kind.COLUMN);
         edits.add(new Edit.Insert(around, i, column));
-        home = Bench.under(around, column.id());
+        home = bench.under(around, column.id());
       }
       edits.add(new Edit.Move(nodes.get(i).id(), home, kind == Kind.ROW ? 0 : i));
     }

@@ -18,6 +18,8 @@ public record Layer(Source source, String label, Optional<StyleValue> value) {
   public enum Source {
     LOCAL,
     OWN,
+    /** What a piece says of another piece that stands in it. */
+    CONTAINER,
     PIECE,
     NAMED,
     SCHEME,

@@ -17,6 +17,7 @@ import goodbones.document.StyleValue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** What an edit aimed inside a placement becomes. */
@@ -40,7 +41,17 @@ class LocalEditsTest {
       new PageEditor(
           new Adopted(Map.of("piece", 1)),
           (id, number) -> new Revision(id, number, PIECE, "", 1),
-          (id, placement, shown) -> placement);
+          new Settler() {
+            @Override
+            public Placement settle(NodeId id, Placement placement, int shown) {
+              return placement;
+            }
+
+            @Override
+            public Set<LocalKey> dormant(NodeId id, Placement placement, int shown) {
+              return Set.of();
+            }
+          });
 
   private static Placement placement(Node page) {
     return page.children().get(0).placement().orElseThrow();

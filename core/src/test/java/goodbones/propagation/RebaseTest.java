@@ -48,8 +48,8 @@ class RebaseTest {
   }
 
   private static Rebased rebase(Map<LocalKey, LocalValue> changes, Node... revisions) {
-    return Rebase.of(
-        NodeId.of("p"), Placement.of("piece").withChanges(changes), 4, 5, List.of(revisions));
+    return Rebases.of(
+        NodeId.of("p"), Placement.of("piece").withChanges(changes), 4, List.of(revisions));
   }
 
   @Test
@@ -135,7 +135,7 @@ class RebaseTest {
     assertThat(rebased.questions().get(0).node()).isEqualTo(NodeId.of("r"));
     LocalKey removal = new LocalKey(NodeId.of("r"), Aspect.REMOVED);
     Rebased both = rebase(Map.of(removal, new LocalValue.IsRemoved()), with, without);
-    assertThat(both.verdicts()).containsEntry(removal, Verdict.ABSORBED);
+    assertThat(both.verdicts()).containsEntry(removal, Verdict.DORMANT);
   }
 
   @Test

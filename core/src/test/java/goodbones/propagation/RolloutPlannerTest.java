@@ -39,7 +39,7 @@ class RolloutPlannerTest {
             .withChildren(
                 List.of(Node.placing(Scene.PLACEMENT, "", Scene.PIECE).withPlacement(placement)));
     return new RolloutPlanner(LIBRARY)
-        .plan(new Release(Scene.PIECE, 2), List.of(Sites.of(page, 1)))
+        .plan(Release.of(Scene.PIECE, 2), List.of(Sites.of(page, 1)))
         .get(0);
   }
 

@@ -9,40 +9,83 @@ import goodbones.document.Refused;
 import goodbones.library.Adopted;
 import goodbones.library.Library;
 import goodbones.library.PageEditor;
-import goodbones.library.Revision;
 import goodbones.library.Shown;
+import goodbones.testing.Shelf;
 import goodbones.testing.Trees;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
-/** A generated piece with several revisions, and a page that places it and changes it locally. */
+/**
+ * A generated piece in which others stand, to depth four with the page, with several revisions; and
+ * a page that places it and changes it locally. One scene in three has nothing in its piece.
+ */
 final class Scene {
   static final String PIECE = "piece";
   static final NodeId PLACEMENT = NodeId.of("p");
   static final NodeId PAGE = NodeId.of("page");
+  private static final List<String> INNER = List.of("leaf", "card", "group");
 
   final long seed;
   final Trees trees;
+  final Shelf shelf = new Shelf();
+
+  /** What the piece's revisions show, with all that stands in them. */
   final List<Node> revisions = new ArrayList<>();
+
   Node page;
 
   Scene(long seed, int releases) {
     this.seed = seed;
     Trees pieces = new Trees(seed, "n");
-    revisions.add(pieces.section());
-    for (int i = 0; i < releases; i++) {
-      Node last = revisions.get(revisions.size() - 1);
-      revisions.add(pieces.edited(last, 1 + pieces.random().nextInt(4)));
+    boolean flat = seed % 3 == 0;
+    if (!flat) {
+      shelve(pieces);
+    }
+    shelf.keep(PIECE, flat ? pieces.section() : holding(pieces.section(), pieces, "group"));
+    while (shelf.current(PIECE) <= releases) {
+      String piece =
+          flat || pieces.random().nextInt(2) == 0
+              ? PIECE
+              : INNER.get(pieces.random().nextInt(INNER.size()));
+      Node edited = shelf.edited(piece, pieces, 1 + pieces.random().nextInt(4));
+      shelf.release(piece, edited, asked -> Optional.empty());
+    }
+    for (int i = 1; i <= releases + 1; i++) {
+      revisions.add(shelf.expanded(PIECE, i).root());
     }
     this.trees = new Trees(seed * 31 + 7, "own");
+    if (!flat) {
+      trees.place(List.of(shelf.placeable("leaf"), shelf.placeable("card")));
+    }
     this.page =
         Node.of(PAGE, Kind.PAGE, "").withChildren(List.of(Node.placing(PLACEMENT, "", PIECE)));
     editLocally(1, 1 + trees.random().nextInt(6));
   }
 
+  /**
+   * A leaf, a card that holds it, a group that holds both; each with changes of its own on them.
+   */
+  private void shelve(Trees pieces) {
+    shelf.keep("leaf", pieces.box());
+    shelf.keep("card", holding(pieces.box(), pieces, "leaf"));
+    Node group = holding(holding(pieces.box(), pieces, "card"), pieces, "leaf");
+    shelf.keep("group", group);
+    for (String piece : List.of("card", "group")) {
+      shelf.release(piece, shelf.edited(piece, pieces, 3), asked -> Optional.empty());
+    }
+  }
+
+  private Node holding(Node root, Trees pieces, String piece) {
+    int at = pieces.random().nextInt(root.children().size() + 1);
+    List<Node> children = new ArrayList<>(root.children());
+    children.add(at, shelf.placing(NodeId.of(root.id().value() + "-" + piece), piece));
+    return root.withChildren(children);
+  }
+
   Library library() {
-    return (piece, number) -> new Revision(piece, number, revisions.get(number - 1), "", 1);
+    return shelf;
   }
 
   Shown shown(Node page, int revision) {
@@ -68,7 +111,8 @@ final class Scene {
   }
 
   Node applied(Node before, int revision, Edit edit) {
-    return new PageEditor(new Adopted(Map.of(PIECE, revision)), library(), new Rebasing(library()))
+    Adopted adopted = new Adopted(Map.of(PIECE, revision));
+    return new PageEditor(adopted, library(), new Rebasing(library(), adopted))
         .apply(before, edit)
         .root();
   }

@@ -47,7 +47,7 @@ class TakeBackTest {
         new Rollout(
             Scene.PIECE,
             2,
-            List.of(new Rollout.AdoptedStep("site", 1, 2)),
+            List.of(new Rollout.AdoptedStep("site", Scene.PIECE, 1, 2)),
             List.of(new Rollout.WrittenStep("site", "page", Scene.PLACEMENT, before, after)));
     Node page =
         Node.of(Scene.PAGE, Kind.PAGE, "")
@@ -60,7 +60,8 @@ class TakeBackTest {
   void atAPlacementThatSimplyFollowedNothingIsLostEither() {
     LocalValue words = new LocalValue.ContentIs(new FieldValue.Words("Written since"));
     Rollout unwritten =
-        new Rollout(Scene.PIECE, 2, List.of(new Rollout.AdoptedStep("site", 1, 2)), List.of());
+        new Rollout(
+            Scene.PIECE, 2, List.of(new Rollout.AdoptedStep("site", Scene.PIECE, 1, 2)), List.of());
     Node page =
         Node.of(Scene.PAGE, Kind.PAGE, "")
             .withChildren(

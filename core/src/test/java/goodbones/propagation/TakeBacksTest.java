@@ -33,7 +33,7 @@ class TakeBacksTest {
         Scene.PIECE,
         revision,
         List.of(sites).stream()
-            .map(site -> new Rollout.AdoptedStep(site, revision - 1, revision))
+            .map(site -> new Rollout.AdoptedStep(site, Scene.PIECE, revision - 1, revision))
             .toList(),
         List.of());
   }
@@ -98,7 +98,7 @@ class TakeBacksTest {
         }
         for (PlacementPlan plan :
             new RolloutPlanner(scene.library())
-                .plan(new Release(Scene.PIECE, revision), List.of(now(site)))) {
+                .plan(Release.of(Scene.PIECE, revision), List.of(now(site)))) {
           Map<String, Settlement> decisions = new HashMap<>();
           for (Question question : plan.questions()) {
             if (random.nextInt(5) > 0) {
@@ -115,7 +115,7 @@ class TakeBacksTest {
                 pages.get(site).change(plan.placementId(), node -> node.withPlacement(after)));
           }
         }
-        steps.add(new Rollout.AdoptedStep(site, adopted.get(site), revision));
+        steps.add(new Rollout.AdoptedStep(site, Scene.PIECE, adopted.get(site), revision));
         adopted.put(site, revision);
       }
       if (!steps.isEmpty()) {
@@ -231,14 +231,14 @@ class TakeBacksTest {
             .ifPresent(
                 oldest ->
                     assertThat(site.adopted().of(Scene.PIECE))
-                        .isEqualTo(oldest.before(site.siteId()).orElseThrow()));
+                        .isEqualTo(oldest.before(site.siteId()).get(Scene.PIECE)));
       }
       history
           .takeBack(together, new HashMap<>(decided))
           .asked()
           .forEach(one -> assertThat(decided).containsKey(History.key(one)));
     }
-    assertThat(asked).isGreaterThan(CASES / 10);
+    assertThat(asked).isGreaterThan(CASES / 15);
   }
 
   @Test
@@ -269,7 +269,7 @@ class TakeBacksTest {
                   boolean since = stood.stream().noneMatch(p -> p.changes().containsKey(key));
                   if (since
                       && value instanceof goodbones.document.LocalValue.ContentIs content
-                      && content.value() instanceof FieldValue.Words) {
+                      && content.value().orElse(null) instanceof FieldValue.Words) {
                     assertThat(listed).contains(key.node().value());
                   }
                 });

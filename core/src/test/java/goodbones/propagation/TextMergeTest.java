@@ -102,7 +102,7 @@ class TextMergeTest {
       Placement placement = locally(base, random);
       Node page = Overlay.show(base, placement);
 
-      Rebased rebased = Rebase.of(PLACEMENT, placement, 1, 2, List.of(base, library));
+      Rebased rebased = Rebases.of(PLACEMENT, placement, 1, List.of(base, library));
       MergeResult<RawText> merged =
           new MergeAlgorithm()
               .merge(RawTextComparator.DEFAULT, text(base), text(page), text(library));

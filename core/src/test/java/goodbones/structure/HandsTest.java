@@ -19,10 +19,12 @@ import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.document.Touched;
+import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
+import goodbones.testing.Benches;
 import goodbones.testing.HouseFinishes;
 import java.util.List;
 import java.util.Map;
@@ -144,7 +146,8 @@ class HandsTest {
                 new FieldValue.Words(
                     "Seeds", List.of(new Mark(Mark.Type.COLOUR, 0, 5, "{color.accent}"))));
     Node page = page(text);
-    Bench from = new Bench(page, Shown.of(page), here, bench(page).ids());
+    Bench from =
+        new Bench(page, Shown.of(page), here, bench(page).ids(), Benches.NO_PIECES, Showing.BOUND);
     Clip clip = Clip.of(from, List.of(text.id()));
     Node there = clip.at(bench(node("other", Kind.PAGE)), EVERYTHING).get(0);
     assertThat(there.id()).isNotEqualTo(text.id());

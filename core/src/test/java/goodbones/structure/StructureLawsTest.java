@@ -37,6 +37,8 @@ class StructureLawsTest {
   /** A page of two sections of its own and a placement, with hands that do anything. */
   private static final class Scene {
     private final Random random;
+    private final Library library;
+    private final Adopted adopted;
     private final PageEditor editor;
     private final Trees trees;
     private Node page;
@@ -46,12 +48,10 @@ class StructureLawsTest {
       random = new Random(seed);
       trees = new Trees(seed, "own");
       Node piece = new Trees(seed + 1, "lib").section();
-      Library library = (id, number) -> new Revision(id, number, piece, "", 1);
+      library = (id, number) -> new Revision(id, number, piece, "", 1);
+      adopted = new Adopted(Map.of("piece", 1));
       editor =
-          new PageEditor(
-              new Adopted(Map.of("piece", 1)),
-              library,
-              new goodbones.propagation.Rebasing(library));
+          new PageEditor(adopted, library, new goodbones.propagation.Rebasing(library, adopted));
       page =
           Node.of(NodeId.of("page"), Kind.PAGE, "")
               .withChildren(
@@ -64,7 +64,7 @@ class StructureLawsTest {
 
     private Bench bench() {
       Supplier<NodeId> ids = () -> NodeId.of("new" + next++);
-      return new Bench(page, editor.shown(page), FINISHES, ids);
+      return new Bench(page, editor.shown(page), FINISHES, ids, library, adopted);
     }
 
     private NodeId any(List<Node> nodes) {

@@ -4,7 +4,10 @@ import goodbones.document.Edit;
 import goodbones.document.Editor;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.library.Library;
+import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.library.UnknownPiece;
 import goodbones.structure.Bench;
 import goodbones.style.SiteFinishes;
 import java.util.Map;
@@ -14,6 +17,12 @@ import java.util.stream.Stream;
 /** A page written out by hand, laid on the bench in the house's finishes. */
 public final class Benches {
   private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
+
+  /** For documents in which nothing is placed. */
+  public static final Library NO_PIECES =
+      (piece, number) -> {
+        throw new UnknownPiece("There are no pieces here, and so no " + piece);
+      };
 
   private Benches() {}
 
@@ -28,7 +37,9 @@ public final class Benches {
             Stream.generate(() -> NodeId.of("new" + next.getAndIncrement()))
                 .filter(id -> page.find(id).isEmpty())
                 .findFirst()
-                .orElseThrow());
+                .orElseThrow(),
+        NO_PIECES,
+        Showing.BOUND);
   }
 
   public static Node after(Node page, Edit edit) {

@@ -9,6 +9,7 @@ import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
@@ -23,7 +24,11 @@ import java.util.function.Predicate;
 public final class Trees {
   private final Random random;
   private final String prefix;
+  private List<Placeable> placeable = List.of();
   private int next;
+
+  /** A piece that can be placed, and what its outermost node is. */
+  public record Placeable(String pieceId, int revision, Kind root) {}
 
   public Trees(long seed, String prefix) {
     this.random = new Random(seed);
@@ -32,6 +37,23 @@ public final class Trees {
 
   public Random random() {
     return random;
+  }
+
+  /** From now on pieces are placed too. */
+  public void place(List<Placeable> pieces) {
+    placeable = List.copyOf(pieces);
+  }
+
+  private Optional<Node> placing(Kind parent) {
+    List<Placeable> fit =
+        placeable.stream().filter(piece -> Catalogue.mayHold(parent, piece.root())).toList();
+    if (fit.isEmpty()) {
+      return Optional.empty();
+    }
+    Placeable piece = pick(fit);
+    return Optional.of(
+        Node.placing(freshId(), "", piece.pieceId())
+            .withPlacement(Placement.of(piece.pieceId()).withSettled(piece.revision())));
   }
 
   private NodeId freshId() {
@@ -45,6 +67,15 @@ public final class Trees {
       children.add(random.nextInt(3) > 0 ? row(2) : element());
     }
     return section.withChildren(children);
+  }
+
+  /** A box with some elements, and maybe a row. */
+  public Node box() {
+    List<Node> children = new ArrayList<>(List.of(element()));
+    for (int i = 0; i < random.nextInt(3); i++) {
+      children.add(random.nextInt(4) == 0 ? row(1) : element());
+    }
+    return Node.of(freshId(), Kind.BOX, "").withChildren(children);
   }
 
   private Node row(int depth) {
@@ -120,6 +151,10 @@ public final class Trees {
         return new Edit.Move(node.id(), pick(targets).id(), random.nextInt(3));
       case 9:
         Node parent = pick(targets);
+        Optional<Node> placing = random.nextInt(3) == 0 ? placing(parent.kind()) : Optional.empty();
+        if (placing.isPresent()) {
+          return new Edit.Insert(parent.id(), random.nextInt(3), placing.get());
+        }
         Node child =
             Catalogue.mayHold(parent.kind(), Kind.COLUMN)
                 ? column(1)

@@ -4,6 +4,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -117,6 +118,41 @@ final class Api {
     return write(
         "/api/pieces/" + piece + "/edits?site=saltmarsh-ferries",
         edit(piece(piece).path("version").asLong(), parts));
+  }
+
+  /**
+   * What applying a plan is asked with.
+   *
+   * @param decisions each with its {@code key} and how it is settled
+   */
+  static Map<String, Object> rollout(
+      JsonNode plan, List<Map<String, Object>> decisions, List<String> siteIds) {
+    List<Map<String, Object>> pages = new ArrayList<>();
+    List<Map<String, Object>> stamps = new ArrayList<>();
+    for (JsonNode site : plan.path("sites")) {
+      stamps.add(
+          Map.of("siteId", site.path("id").asString(), "stamp", site.path("stamp").asLong()));
+      for (JsonNode p : site.path("placements")) {
+        pages.add(
+            Map.of(
+                "pageId", p.path("pageId").asString(), "version", p.path("pageVersion").asLong()));
+      }
+    }
+    return parts(
+        "pieceId",
+        plan.path("pieceId").asString(),
+        "revision",
+        plan.path("revision").asInt(),
+        "sites",
+        siteIds,
+        "decisions",
+        decisions,
+        "accepted",
+        List.of(),
+        "pages",
+        pages,
+        "stamps",
+        stamps);
   }
 
   static Map<String, Object> edit(long version, Object... parts) {

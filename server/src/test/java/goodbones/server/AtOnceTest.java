@@ -89,33 +89,8 @@ class AtOnceTest {
     for (int i = 0; i < ROUNDS / 2; i++) {
       JsonNode plan = api.read("/api/rollouts/plan?piece=opening-band").body();
       List<String> sites = new ArrayList<>();
-      List<Map<String, Object>> pages = new ArrayList<>();
-      plan.path("sites")
-          .forEach(
-              site -> {
-                sites.add(site.path("id").asString());
-                site.path("placements")
-                    .forEach(
-                        p ->
-                            pages.add(
-                                Map.of(
-                                    "pageId", p.path("pageId").asString(),
-                                    "version", p.path("pageVersion").asLong())));
-              });
-      Answer applied =
-          api.write(
-              "/api/rollouts",
-              Map.of(
-                  "pieceId",
-                  "opening-band",
-                  "revision",
-                  plan.path("revision").asInt(),
-                  "sites",
-                  sites,
-                  "pages",
-                  pages,
-                  "decisions",
-                  List.of()));
+      plan.path("sites").forEach(site -> sites.add(site.path("id").asString()));
+      Answer applied = api.write("/api/rollouts", Api.rollout(plan, List.of(), sites));
       answers.add(applied);
       if (applied.status() == 200) {
         answers.add(

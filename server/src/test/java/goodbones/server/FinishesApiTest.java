@@ -220,8 +220,17 @@ class FinishesApiTest {
                 List.of("tern-valley"),
                 "decisions",
                 List.of(),
+                "accepted",
+                List.of(),
                 "pages",
-                List.of()));
+                List.of(),
+                "stamps",
+                List.of(
+                    Map.of(
+                        "siteId",
+                        "tern-valley",
+                        "stamp",
+                        api.page("tv-home").path("stamp").asLong()))));
     assertThat(early.status()).isEqualTo(422);
     assertThat(early.detail()).contains("bring the site to it in Finishes first");
     assertThat(api.read("/api/rollouts/plan?piece=hours-band").status()).isEqualTo(200);

@@ -149,7 +149,7 @@ class RefusedEditsApiTest {
             "after",
             true),
         refused("stays where it is", "type", "REMOVE", "nodes", List.of(PAGE)),
-        refused("no revision of the piece “nope”", "type", "PLACE", "node", PAGE, "piece", "nope"),
+        refused("no piece “nope”", "type", "PLACE", "node", PAGE, "piece", "nope"),
         refused("no words in what was copied", "type", "PASTE_HTML", "node", PAGE, "value", "<hr>"),
         refused("", "type", "COLUMNS", "node", row, "device", "desktop", "value", "a third"),
         refused("at least one column", "type", "LAYOUT", "node", row, "value", "equal", "count", 0),

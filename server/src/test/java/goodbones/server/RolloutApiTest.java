@@ -57,27 +57,9 @@ class RolloutApiTest {
             .flatMap(p -> p.path("questions").valueStream())
             .map(q -> Map.<String, Object>of("key", q.path("key").asString(), "settle", settle))
             .toList();
-    List<Map<String, Object>> pages =
-        placements(plan)
-            .map(
-                p ->
-                    Map.<String, Object>of(
-                        "pageId", p.path("pageId").asString(),
-                        "version", p.path("pageVersion").asLong()))
-            .toList();
     return api.write(
         "/api/rollouts",
-        Map.of(
-            "pieceId",
-            "opening-band",
-            "revision",
-            plan.path("revision").asInt(),
-            "sites",
-            List.of(siteIds),
-            "decisions",
-            settle.isEmpty() ? List.of() : decisions,
-            "pages",
-            pages));
+        Api.rollout(plan, settle.isEmpty() ? List.of() : decisions, List.of(siteIds)));
   }
 
   /** Everything that a rollout may touch, as it is stored. */
@@ -85,7 +67,7 @@ class RolloutApiTest {
     return Stream.of(
             "select id, cast(document as varchar) d from page order by id",
             "select * from adopted order by site_id, piece_id",
-            "select * from placement order by page_id, id")
+            "select * from placed order by owner_kind, owner_id, path")
         .flatMap(sql -> database.queryForList(sql).stream())
         .toList();
   }

@@ -162,7 +162,7 @@ class WorkbenchApiTest {
     JsonNode ladder =
         api.read("/api/pages/sf-home/ladder?node=sf-opening/ob-heading&device=phone").body();
     assertThat(ladder.path("rungs").valueStream().map(r -> r.path("kind").asString()))
-        .containsExactly("page", "section", "heading");
+        .containsExactly("page", "placement", "section", "heading");
     JsonNode size =
         ladder
             .path("styles")

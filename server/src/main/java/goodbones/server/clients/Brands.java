@@ -122,7 +122,6 @@ class Brands {
     String id = freeId(name);
     sites.add(new SiteInfo(id, name, "en-GB", logo(request)));
     finishes.adopt(id, finishes.current());
-    pieces.all().forEach(piece -> sites.adopt(id, piece.id(), piece.current()));
     finishes.put(new FinishesStep.Site(id, values(request, finishes.draftFor("")), Map.of()));
     String pageId = UUID.randomUUID().toString();
     sites.addPage(pageId, id, "Home", "/", "", firstPage(name));

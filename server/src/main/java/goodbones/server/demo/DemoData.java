@@ -87,7 +87,6 @@ class DemoData implements SmartInitializingSingleton {
     sites.add(site);
     finishes.adopt(site.id(), finishes.current());
     own(site.id(), own);
-    pieces.all().forEach(piece -> sites.adopt(site.id(), piece.id(), piece.current()));
     for (DemoPages.Page page : pages) {
       sites.addPage(
           page.id(), site.id(), page.title(), page.address(), page.description(), page.root());

@@ -46,8 +46,8 @@ public class Frames {
     return PageHtml.of(site.language(), title, "", "<style>\n" + css + "</style>", rendered);
   }
 
-  /** A piece shown alone, on a bare page. */
-  public static Shown alone(Node root) {
-    return Shown.of(Node.of(PIECE_PAGE, Kind.PAGE, "").withChildren(List.of(root)));
+  /** A bare page around a piece, so that it can be shown alone. */
+  public static Node around(Node root) {
+    return Node.of(PIECE_PAGE, Kind.PAGE, "").withChildren(List.of(root));
   }
 }

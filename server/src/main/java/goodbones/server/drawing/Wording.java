@@ -92,9 +92,7 @@ public final class Wording {
     }
     LocalValue is = value.get();
     if (is instanceof LocalValue.ContentIs content) {
-      return content.value() instanceof FieldValue.Picture picture
-          ? picture.alt().isBlank() ? "a picture" : "picture: " + shortened(picture.alt())
-          : "“" + shortened(text(content.value())) + "”";
+      return content.value().map(Wording::content).orElse("taken away");
     } else if (is instanceof LocalValue.StyleIs style) {
       return style.value().map(this::withWorth).orElse("none");
     } else if (is instanceof LocalValue.HiddenOn hidden) {
@@ -108,6 +106,12 @@ public final class Wording {
     return is instanceof LocalValue.IsRemoved ? "removed" : "changed";
   }
 
+  private static String content(FieldValue value) {
+    return value instanceof FieldValue.Picture picture
+        ? picture.alt().isBlank() ? "a picture" : "picture: " + shortened(picture.alt())
+        : "“" + shortened(text(value)) + "”";
+  }
+
   private String withWorth(StyleValue value) {
     return value instanceof StyleValue.TokenRef ref
         ? finishes.written(value) + " = " + finishes.worth(ref.tokenId()).css()
@@ -119,8 +123,9 @@ public final class Wording {
     return switch (candidate.source()) {
       case LOCAL -> "Local change here";
       case OWN -> "Set here";
-      case PIECE ->
-          pieceName
+      case PIECE, CONTAINER ->
+          (candidate.source() == goodbones.style.Layer.Source.CONTAINER ? "In " : "")
+              + pieceName
               + ", revision "
               + candidate.label().substring(candidate.label().lastIndexOf(' ') + 1);
       case NAMED -> "Named style " + candidate.label();

@@ -63,4 +63,9 @@ class PieceEntity {
     currentRevision = revision;
     draft = null;
   }
+
+  /** A revision that came without anybody's release; a draft stays. */
+  void followed(int revision) {
+    currentRevision = revision;
+  }
 }

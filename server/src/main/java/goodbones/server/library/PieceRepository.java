@@ -1,8 +1,18 @@
 package goodbones.server.library;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface PieceRepository extends JpaRepository<PieceEntity, String> {
   List<PieceEntity> findAllByOrderByName();
+
+  @Query(
+      "select new goodbones.server.library.PieceName(p.id, p.name) from PieceEntity p"
+          + " order by p.name")
+  List<PieceName> names();
+
+  @Query("select p.version from PieceEntity p where p.id = :id")
+  Optional<Long> version(String id);
 }

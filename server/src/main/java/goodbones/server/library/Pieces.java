@@ -1,13 +1,19 @@
 package goodbones.server.library;
 
 import goodbones.document.Catalogue;
-import goodbones.document.Kind;
 import goodbones.document.Node;
-import goodbones.document.Pin;
+import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.document.Refused;
+import goodbones.library.Expanded;
 import goodbones.library.Library;
+import goodbones.library.PieceGraph;
+import goodbones.library.Placements;
 import goodbones.library.Revision;
+import goodbones.library.Showing;
 import goodbones.library.UnknownPiece;
+import goodbones.propagation.FollowUps;
+import goodbones.propagation.Settlement;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
@@ -15,7 +21,16 @@ import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,23 +44,22 @@ public class Pieces implements Library {
 
   private final PieceRepository pieces;
   private final RevisionRepository revisions;
-  private final PlacementRepository placements;
+  private final PlacedRepository placed;
   private final Clock clock;
 
   private final Memory<RevisionEntity.Key, Revision> read =
       new Memory<>(MOST_NODES, revision -> revision.root().size());
+  private final Memory<RevisionEntity.Key, Expanded> expanded =
+      new Memory<>(MOST_NODES, shown -> shown.root().size());
   private final Memory<Drafted, Node> drafts = new Memory<>(MOST_NODES, Node::size);
 
   private record Drafted(String pieceId, long version) {}
 
   Pieces(
-      PieceRepository pieces,
-      RevisionRepository revisions,
-      PlacementRepository placements,
-      Clock clock) {
+      PieceRepository pieces, RevisionRepository revisions, PlacedRepository placed, Clock clock) {
     this.pieces = pieces;
     this.revisions = revisions;
-    this.placements = placements;
+    this.placed = placed;
     this.clock = clock;
   }
 
@@ -100,44 +114,99 @@ public class Pieces implements Library {
                     () ->
                         new UnknownPiece(
                             "There is no revision " + number + " of a piece “" + pieceId + "”"))
-                .revision());
+                .revision(before -> revision(pieceId, before).root()));
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Expanded expanded(String pieceId, int number) {
+    return expanded.get(
+        new RevisionEntity.Key(pieceId, number), () -> Library.super.expanded(pieceId, number));
+  }
+
+  /** The revisions without their trees, the newest first. */
+  @Transactional(readOnly = true)
+  public List<RevisionInfo> revisions(String pieceId) {
+    return revisions.infos(pieceId);
   }
 
   @Transactional(readOnly = true)
-  public List<RevisionInfo> revisions(String pieceId) {
-    return revisions.findByIdPieceIdOrderByIdNumberDesc(pieceId).stream()
-        .map(r -> new RevisionInfo(r.number(), r.note(), r.released(), r.withdrawn()))
-        .toList();
+  public boolean exists(String pieceId) {
+    return pieces.existsById(pieceId);
   }
 
-  /** Keeps a section as a new piece, with its first revision. */
+  /** The number of the newest revision. */
+  @Transactional(readOnly = true)
+  public int current(String pieceId) {
+    return entity(pieceId).currentRevision();
+  }
+
+  /** Grows with every change of the piece or its draft. */
+  @Transactional(readOnly = true)
+  public long version(String pieceId) {
+    return pieces.version(pieceId).orElseThrow(() -> new NotFound("piece", pieceId));
+  }
+
+  /** The names of all pieces, by id. */
+  @Transactional(readOnly = true)
+  public Map<String, String> names() {
+    Map<String, String> names = new LinkedHashMap<>();
+    pieces.names().forEach(piece -> names.put(piece.id(), piece.name()));
+    return names;
+  }
+
+  /** What a piece shows as it is worked on, with all that stands in it. */
+  public Expanded drafted(PieceState piece) {
+    return Expanded.of(piece.root(), Showing.BOUND, this);
+  }
+
+  /** Keeps a part of a document as a new piece, with its first revision. */
   @Transactional
   public void keep(String id, String name, String purpose, Node root, String note, int finishes) {
-    Catalogue.require(root);
+    Node bound = boundWhereUnknown(root);
+    Catalogue.require(Expanded.of(bound, Showing.BOUND, this).drawn());
     pieces.saveAndFlush(new PieceEntity(id, name, purpose));
-    release(entity(id), root, note, finishes);
+    release(entity(id), bound, note, finishes);
+  }
+
+  /** What is placed without saying on which revision is bound to the current one. */
+  private Node boundWhereUnknown(Node root) {
+    return Placements.mapped(
+        root,
+        (path, placement) ->
+            placement.settled() == 0
+                ? placement.withSettled(current(placement.pieceId()))
+                : placement);
   }
 
   /**
    * Replaces the draft.
    *
    * @throws Stale if the piece was changed since that version
+   * @throws Refused if the piece would come to contain itself
    */
   @Transactional
   public void edit(String id, long version, Node root) {
     PieceEntity piece = entity(id);
     requireVersion(piece, version);
+    requireNotInItself(piece, root);
+    writeDraft(piece, root);
+  }
+
+  private void writeDraft(PieceEntity piece, Node root) {
     piece.edit(DocumentJson.write(root));
     pieces.saveAndFlush(piece);
-    drafts.put(new Drafted(id, piece.version()), root);
+    drafts.put(new Drafted(piece.id(), piece.version()), root);
+    index("draft", piece.id(), Optional.empty(), root);
   }
 
   /**
-   * Releases the draft as the next revision. Every site goes on showing the revision that it has
-   * adopted.
+   * Releases the draft as the next revision, and all that follows from it. Every site goes on
+   * showing the revisions that it has adopted.
    *
    * @return the new revision's number
-   * @throws BadInput if nothing has changed, or the note is missing or too long
+   * @throws BadInput if nothing has changed, the note is missing or too long, something in the
+   *     draft is bound to an older revision, or a page would come to be too deep
    */
   @Transactional
   public int release(String id, long version, String note, int finishes) {
@@ -160,22 +229,197 @@ public class Pieces implements Library {
           "note",
           "The note has " + trimmed.length() + " characters; at most " + NOTE_LIMIT + " fit");
     }
+    requireBound(state.root());
+    requireNotInItself(piece, state.root());
     return release(piece, state.root(), trimmed, finishes);
   }
 
   private int release(PieceEntity piece, Node root, String note, int finishes) {
     int next = piece.currentRevision() + 1;
+    int needed =
+        Placements.of(root).values().stream()
+            .mapToInt(p -> revision(p.pieceId(), p.settled()).finishes())
+            .reduce(finishes, Math::max);
     revisions.save(
-        new RevisionEntity(new Revision(piece.id(), next, root, note, finishes), clock.instant()));
+        new RevisionEntity(new Revision(piece.id(), next, root, note, needed), clock.instant()));
     piece.released(next);
     pieces.saveAndFlush(piece);
+    index("piece", piece.id(), Optional.empty(), root);
+    placed.clear("draft", piece.id());
+    follow(piece.id(), asked -> Optional.empty());
+    requireShallow(piece);
     return next;
   }
 
-  /** Marks a revision as withdrawn, or as in use again. It is never erased. */
+  private void requireBound(Node root) {
+    Placements.of(root)
+        .values()
+        .forEach(
+            placement -> {
+              int current = current(placement.pieceId());
+              if (placement.settled() != current) {
+                throw new BadInput(
+                    "draft",
+                    "“"
+                        + entity(placement.pieceId()).name()
+                        + "” stands in this draft in revision "
+                        + placement.settled()
+                        + ", and the current one is "
+                        + current
+                        + ": answer what it asks under Rollouts first");
+              }
+            });
+  }
+
+  private void requireNotInItself(PieceEntity piece, Node root) {
+    PieceGraph graph = graph();
+    for (Placement placement : Placements.of(root).values()) {
+      List<String> line = graph.line(piece.id(), placement.pieceId());
+      if (!line.isEmpty()) {
+        List<String> names = line.stream().map(id -> "“" + entity(id).name() + "”").toList();
+        throw Refused.at(
+            root,
+            line.size() == 1
+                ? names.get(0) + " cannot stand in itself"
+                : names.get(line.size() - 1)
+                    + " cannot stand in "
+                    + names.get(0)
+                    + ", which stands in it: "
+                    + String.join(", in ", names));
+      }
+    }
+  }
+
+  /** No page is carried past the limit, whichever revisions its site adopts. */
+  private void requireShallow(PieceEntity piece) {
+    List<String> concerned = graph().upwards(List.of(piece.id()));
+    for (PlacedRow row : placed.onPages(concerned)) {
+      int around = (int) row.path().chars().filter(c -> c == '/').count();
+      int depth = around + 1 + expanded(row.pieceId(), current(row.pieceId())).depth();
+      if (depth > Expanded.NESTING_LIMIT) {
+        throw new BadInput(
+            "draft",
+            "On the page with the id "
+                + row.ownerId()
+                + " pieces would stand in each other "
+                + depth
+                + " deep, through “"
+                + entity(row.pieceId()).name()
+                + "”; at most "
+                + Expanded.NESTING_LIMIT
+                + " are possible. Put what is in the middle in directly");
+      }
+    }
+  }
+
+  /** Which pieces stand in which: their current revisions and their drafts. */
+  @Transactional(readOnly = true)
+  public PieceGraph graph() {
+    Map<String, Set<String>> contained = new HashMap<>();
+    for (String kind : List.of("piece", "draft")) {
+      for (Contained c : placed.contained(kind)) {
+        contained.computeIfAbsent(c.container(), id -> new TreeSet<>()).add(c.piece());
+      }
+    }
+    return new PieceGraph(contained);
+  }
+
+  /**
+   * Gives every piece that contains one its follow-up, and binds the drafts anew.
+   *
+   * @param from the piece that has a newer revision, or in which something was answered
+   * @param decided what was decided for a question, if anything was
+   */
   @Transactional
-  public void withdraw(String pieceId, int number, boolean yes) {
-    revisions.findById(new RevisionEntity.Key(pieceId, number)).ifPresent(r -> r.withdraw(yes));
+  public void follow(String from, Function<FollowUps.Asked, Optional<Settlement>> decided) {
+    PieceGraph graph = graph();
+    RevisionEntity.Key cause = new RevisionEntity.Key(from, current(from));
+    FollowUps followUps = new FollowUps(this, graph, this::current);
+    for (FollowUps.FollowUp next : followUps.of(List.of(from), decided).followUps()) {
+      Revision revision = next.revision();
+      revisions.save(new RevisionEntity(next, cause, clock.instant()));
+      PieceEntity piece = entity(revision.pieceId());
+      piece.followed(revision.number());
+      pieces.saveAndFlush(piece);
+      index("piece", piece.id(), Optional.empty(), revision.root());
+    }
+    for (String id : graph.upwards(List.of(from))) {
+      PieceEntity piece = entity(id);
+      piece
+          .draft()
+          .map(json -> DocumentJson.read(json, Node.class))
+          .map(draft -> new FollowUps(this, graph, this::current).bound(id, draft, decided))
+          .filter(bound -> !bound.bound().isEmpty())
+          .ifPresent(bound -> writeDraft(piece, bound.root()));
+    }
+  }
+
+  /** What stands in pieces and in their drafts and stays bound to an older revision. */
+  @Transactional(readOnly = true)
+  public List<FollowUps.Waiting> waiting() {
+    List<FollowUps.Waiting> waiting = new ArrayList<>();
+    FollowUps followUps = new FollowUps(this, graph(), this::current);
+    for (String id : placed.waiting()) {
+      PieceState piece = get(id);
+      List<FollowUps.Waiting> here = new ArrayList<>();
+      for (Node root : List.of(revision(id, piece.current()).root(), piece.root())) {
+        here.addAll(followUps.bound(id, root, asked -> Optional.empty()).waiting());
+      }
+      Map<NodeId, FollowUps.Waiting> byPath = new LinkedHashMap<>();
+      here.forEach(one -> byPath.putIfAbsent(one.path(), one));
+      waiting.addAll(byPath.values());
+    }
+    return waiting;
+  }
+
+  /** In each piece that contains one, the newest revision that follows from it. */
+  @Transactional(readOnly = true)
+  public Map<String, Integer> followUps(String pieceId) {
+    Map<String, Integer> followUps = new TreeMap<>();
+    revisions.newestFollowUps(pieceId).forEach(r -> followUps.put(r.pieceId(), r.number()));
+    return followUps;
+  }
+
+  /**
+   * Goes back to an earlier revision by going forward: the piece gets a new one with its document,
+   * and those between count for nothing, nor do the follow-ups of theirs.
+   *
+   * @return the number of the new revision
+   * @throws BadInput if it is not an earlier revision
+   */
+  @Transactional
+  public int goBack(String pieceId, long version, int to) {
+    PieceEntity piece = entity(pieceId);
+    requireVersion(piece, version);
+    int current = piece.currentRevision();
+    if (to < 1 || to >= current) {
+      throw new BadInput(
+          "revision", "Revision " + to + " is not an earlier one of “" + piece.name() + "”");
+    }
+    for (int number = to + 1; number <= current; number++) {
+      RevisionEntity.Key key = new RevisionEntity.Key(pieceId, number);
+      goBackOn(key);
+      revisions
+          .findByFollowedPieceAndFollowedRevision(pieceId, number)
+          .forEach(followUp -> goBackOn(followUp.key()));
+    }
+    Revision earlier = revision(pieceId, to);
+    Node root =
+        new FollowUps(this, graph(), this::current)
+            .bound(pieceId, earlier.root(), asked -> Optional.empty())
+            .root();
+    Optional<String> draft = piece.draft();
+    int next = release(piece, root, "Back to revision " + to, earlier.finishes());
+    draft.ifPresent(json -> writeDraft(entity(pieceId), DocumentJson.read(json, Node.class)));
+    return next;
+  }
+
+  private void goBackOn(RevisionEntity.Key key) {
+    RevisionEntity entity = revisions.findById(key).orElseThrow();
+    entity.goBackOn();
+    revisions.save(entity);
+    Revision r = revision(key.pieceId(), key.number());
+    read.put(key, new Revision(r.pieceId(), r.number(), r.root(), r.note(), r.finishes(), true));
   }
 
   private static void requireVersion(PieceEntity piece, long version) {
@@ -189,42 +433,66 @@ public class Pieces implements Library {
    */
   @Transactional
   public void index(String siteId, String pageId, Node root) {
-    List<PlacementRow> rows = new ArrayList<>();
-    root.walk(
-        node -> {
-          if (node.kind() == Kind.PLACEMENT) {
-            Placement placement = node.placement().orElseThrow();
-            rows.add(
-                new PlacementRow(
-                    new PlacementRow.Key(pageId, node.id().value()),
-                    siteId,
-                    placement.pieceId(),
-                    placement.pin().map(Pin::revision).orElse(null),
-                    placement.pin().map(p -> p.reason() == Pin.Reason.HELD).orElse(false),
-                    placement.changes().size()));
-          }
-        });
-    placements.deleteByIdPageId(pageId);
-    placements.saveAll(rows);
+    index("page", pageId, Optional.of(siteId), root);
   }
 
+  private void index(String ownerKind, String ownerId, Optional<String> siteId, Node root) {
+    placed.clear(ownerKind, ownerId);
+    List<PlacedRow> rows = new ArrayList<>();
+    Placements.of(root)
+        .forEach(
+            (path, placement) ->
+                rows.add(
+                    new PlacedRow(
+                        new PlacedRow.Key(ownerKind, ownerId, path.value()), siteId, placement)));
+    placed.saveAll(rows);
+  }
+
+  /** Whether nothing is known yet of what stands where, as in a database of before. */
+  @Transactional(readOnly = true)
+  public boolean isIndexEmpty() {
+    return placed.count() == 0;
+  }
+
+  /** How far a change of a piece goes, through the pieces that contain it too. */
   @Transactional(readOnly = true)
   public Reach reach(String pieceId) {
-    List<PlacementRow> rows = placements.findByPieceId(pieceId);
-    return new Reach(
-        rows.size(),
-        (int) rows.stream().map(PlacementRow::pageId).distinct().count(),
-        (int) rows.stream().map(PlacementRow::siteId).distinct().count(),
-        (int) rows.stream().filter(PlacementRow::held).count());
+    return placed.reach(graph().upwards(List.of(pieceId)));
   }
 
-  /** The sites on which a piece is placed. */
+  /** The sites on which a piece is placed itself. */
   @Transactional(readOnly = true)
   public List<String> sitesUsing(String pieceId) {
-    return placements.findByPieceId(pieceId).stream()
-        .map(PlacementRow::siteId)
-        .distinct()
-        .sorted()
-        .toList();
+    return placed.sites(List.of(pieceId));
+  }
+
+  /** The sites on which one of some pieces is placed itself. */
+  @Transactional(readOnly = true)
+  public List<String> sitesUsing(Collection<String> pieceIds) {
+    return placed.sites(pieceIds);
+  }
+
+  /** Whether a placement at a site waits for an answer on another revision than the given one. */
+  @Transactional(readOnly = true)
+  public boolean isWaiting(String siteId, String pieceId, int current) {
+    return placed.hasWaiting(siteId, pieceId, current);
+  }
+
+  /** How many placements of some pieces a site has. */
+  @Transactional(readOnly = true)
+  public int placements(String siteId, Collection<String> pieceIds) {
+    return (int) placed.countAt(siteId, pieceIds);
+  }
+
+  /** The pages of a site on which one of some pieces is placed with local changes. */
+  @Transactional(readOnly = true)
+  public List<String> changedPages(String siteId, Collection<String> pieceIds) {
+    return placed.changedPages(siteId, pieceIds);
+  }
+
+  /** The pages of a site on which one of some pieces is placed itself. */
+  @Transactional(readOnly = true)
+  public List<String> pagesUsing(String siteId, Collection<String> pieceIds) {
+    return pieceIds.isEmpty() ? List.of() : placed.pages(siteId, pieceIds);
   }
 }

@@ -97,7 +97,7 @@ public class Users {
           documents.add(
               new Document(
                   "revision " + adopted + " of “" + piece.name() + "”, shown at " + site.name(),
-                  References.of(pieces.revision(piece.id(), adopted).root())));
+                  References.of(pieces.expanded(piece.id(), adopted).root())));
         }
       }
     }

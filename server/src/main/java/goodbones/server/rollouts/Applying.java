@@ -1,7 +1,8 @@
 package goodbones.server.rollouts;
 
-import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.Placements;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Rollout;
 import goodbones.propagation.Settlement;
@@ -13,13 +14,16 @@ import goodbones.server.problems.Stale;
 import goodbones.server.rollouts.RolloutViews.ApplyRequest;
 import goodbones.server.rollouts.RolloutViews.Done;
 import goodbones.server.rollouts.RolloutViews.PageVersion;
+import goodbones.server.rollouts.RolloutViews.SiteStamp;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
@@ -32,6 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Applying {
   private final Planning planning;
+  private final Carrying carrying;
   private final Records records;
   private final Pieces pieces;
   private final Sites sites;
@@ -40,12 +45,14 @@ class Applying {
 
   Applying(
       Planning planning,
+      Carrying carrying,
       Records records,
       Pieces pieces,
       Sites sites,
       FinishesStore finishes,
       Clock clock) {
     this.planning = planning;
+    this.carrying = carrying;
     this.records = records;
     this.pieces = pieces;
     this.sites = sites;
@@ -69,48 +76,64 @@ class Applying {
     if (request.sites().isEmpty()) {
       throw new BadInput("sites", "Choose at least one site to apply it to");
     }
+    request.sites().stream().sorted().forEach(sites::hold);
     Map<String, Long> versions =
         request.pages().stream()
             .collect(Collectors.toMap(PageVersion::pageId, PageVersion::version, (a, b) -> b));
+    Map<String, Long> stamps =
+        request.stamps().stream()
+            .collect(Collectors.toMap(SiteStamp::siteId, SiteStamp::stamp, (a, b) -> b));
     Map<String, Settlement> decided = Decisions.read(request.decisions());
-    List<PlacementPlan> plans = planning.plans(request.pieceId(), request.revision());
+    Map<String, Carrying.Load> loads =
+        carrying.of(piece.id()).stream()
+            .collect(Collectors.toMap(Carrying.Load::siteId, Function.identity()));
     List<Rollout.AdoptedStep> adopted = new ArrayList<>();
     List<Rollout.WrittenStep> written = new ArrayList<>();
     for (String siteId : request.sites()) {
-      List<PlacementPlan> here = plans.stream().filter(p -> p.siteId().equals(siteId)).toList();
-      if (here.isEmpty()) {
+      Carrying.Load load = loads.get(siteId);
+      Map<String, Integer> revisions =
+          load == null ? Map.of() : load.revisions(Planning.accepted(load, request.accepted()));
+      if (load == null || revisions.isEmpty()) {
         throw new BadInput(
             "sites", sites.get(siteId).name() + " shows this revision everywhere already");
       }
-      requireFinishes(siteId, piece);
-      adopted.add(
-          new Rollout.AdoptedStep(
-              siteId, sites.adopted(siteId).of(piece.id()), request.revision()));
-      written.addAll(write(here, versions, decided));
-      sites.adopt(siteId, piece.id(), request.revision());
+      if (stamps.getOrDefault(siteId, -1L) != sites.stamp(siteId)) {
+        throw new Stale("“" + sites.get(siteId).name() + "”");
+      }
+      requireFinishes(siteId, revisions);
+      List<PlacementPlan> plans = planning.plans(load, Planning.accepted(load, request.accepted()));
+      Map<String, Integer> before = sites.adopted(siteId).revisions();
+      written.addAll(write(plans, versions, decided));
+      revisions.forEach(
+          (id, revision) -> {
+            adopted.add(new Rollout.AdoptedStep(siteId, id, before.get(id), revision));
+            sites.adopt(siteId, id, revision);
+          });
     }
-    pieces.withdraw(piece.id(), request.revision(), false);
     Rollout rollout = new Rollout(piece.id(), request.revision(), adopted, written);
     return records.keep(new RolloutEntity(rollout, clock.instant(), user));
   }
 
-  private void requireFinishes(String siteId, PieceState piece) {
-    int needed = pieces.revision(piece.id(), piece.current()).finishes();
+  private void requireFinishes(String siteId, Map<String, Integer> revisions) {
     int there = finishes.adopted(siteId);
-    if (there < needed) {
-      throw new BadInput(
-          "sites",
-          sites.get(siteId).name()
-              + " shows revision "
-              + there
-              + " of the finishes, and revision "
-              + piece.current()
-              + " of “"
-              + piece.name()
-              + "” needs revision "
-              + needed
-              + ": bring the site to it in Finishes first");
-    }
+    revisions.forEach(
+        (id, revision) -> {
+          int needed = pieces.revision(id, revision).finishes();
+          if (there < needed) {
+            throw new BadInput(
+                "sites",
+                sites.get(siteId).name()
+                    + " shows revision "
+                    + there
+                    + " of the finishes, and revision "
+                    + revision
+                    + " of “"
+                    + pieces.get(id).name()
+                    + "” needs revision "
+                    + needed
+                    + ": bring the site to it in Finishes first");
+          }
+        });
   }
 
   private List<Rollout.WrittenStep> write(
@@ -127,18 +150,18 @@ class Applying {
           if (versions.getOrDefault(pageId, -1L) != page.version()) {
             throw new Stale("“" + page.title() + "”");
           }
-          Node root = page.root();
+          Map<NodeId, Placement> others = new HashMap<>();
           for (PlacementPlan plan : onPage) {
             Placement after = plan.after(Decisions.of(plan, decided));
             if (!after.equals(plan.placement())) {
-              root = Decisions.put(root, plan.placementId(), after);
+              others.put(plan.placementId(), after);
               written.add(
                   new Rollout.WrittenStep(
                       plan.siteId(), pageId, plan.placementId(), plan.placement(), after));
             }
           }
-          if (!root.equals(page.root())) {
-            sites.write(pageId, page.version(), root);
+          if (!others.isEmpty()) {
+            sites.write(pageId, page.version(), Placements.replaced(page.root(), others));
           }
         });
     return written;

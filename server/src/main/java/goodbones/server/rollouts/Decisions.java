@@ -1,8 +1,5 @@
 package goodbones.server.rollouts;
 
-import goodbones.document.Node;
-import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Question;
 import goodbones.propagation.Settlement;
@@ -49,10 +46,5 @@ final class Decisions {
       }
     }
     return decisions;
-  }
-
-  /** A page with another placement in the place of one. */
-  static Node put(Node root, NodeId id, Placement placement) {
-    return root.change(id, node -> node.withPlacement(placement));
   }
 }

@@ -28,8 +28,8 @@ final class Describing {
 
   Describing(Pieces pieces, String pieceId, int from, int to, SiteFinishes finishes) {
     this.wording = new Wording(finishes);
-    this.before = pieces.revision(pieceId, from).root();
-    this.after = pieces.revision(pieceId, to).root();
+    this.before = pieces.expanded(pieceId, from).root();
+    this.after = pieces.expanded(pieceId, to).root();
   }
 
   /** The key of a question at a placement. */
@@ -65,7 +65,7 @@ final class Describing {
                         verdict.name().toLowerCase(),
                         title(key),
                         label(key),
-                        wording.value(Optional.ofNullable(plan.placement().changes().get(key)))));
+                        wording.value(Optional.ofNullable(rebased.moved().changes().get(key)))));
               }
             });
     rebased

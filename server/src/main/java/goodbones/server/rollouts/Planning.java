@@ -1,7 +1,9 @@
 package goodbones.server.rollouts;
 
-import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.library.Adopted;
+import goodbones.library.Placements;
 import goodbones.library.Shown;
 import goodbones.propagation.Difference;
 import goodbones.propagation.PlacementPlan;
@@ -15,11 +17,15 @@ import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
+import goodbones.server.problems.BadInput;
+import goodbones.server.rollouts.RolloutViews.AnswerRequest;
+import goodbones.server.rollouts.RolloutViews.Inside;
 import goodbones.server.rollouts.RolloutViews.Overview;
 import goodbones.server.rollouts.RolloutViews.Plan;
 import goodbones.server.rollouts.RolloutViews.Preview;
 import goodbones.server.rollouts.RolloutViews.PreviewRequest;
 import goodbones.server.rollouts.RolloutViews.RolloutPlacement;
+import goodbones.server.rollouts.RolloutViews.SitePiece;
 import goodbones.server.rollouts.RolloutViews.SitePlan;
 import goodbones.server.rollouts.RolloutViews.Waiting;
 import goodbones.server.sites.PageState;
@@ -27,10 +33,14 @@ import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,36 +52,61 @@ class Planning {
   private final FinishesStore finishes;
   private final Frames frames;
   private final Records records;
+  private final Carrying carrying;
 
-  Planning(Pieces pieces, Sites sites, FinishesStore finishes, Frames frames, Records records) {
+  Planning(
+      Pieces pieces,
+      Sites sites,
+      FinishesStore finishes,
+      Frames frames,
+      Records records,
+      Carrying carrying) {
     this.pieces = pieces;
     this.sites = sites;
     this.finishes = finishes;
     this.frames = frames;
     this.records = records;
+    this.carrying = carrying;
   }
 
   @Transactional(readOnly = true)
   Overview overview() {
     List<Waiting> waiting = new ArrayList<>();
-    for (PieceState piece : pieces.all()) {
-      List<PlacementPlan> plans = plans(piece.id(), piece.current());
-      if (!plans.isEmpty()) {
-        waiting.add(
-            new Waiting(
-                piece.id(),
-                piece.name(),
-                piece.current(),
-                note(piece.id(), piece.current()),
-                plans.stream().map(p -> sites.get(p.siteId()).name()).distinct().toList(),
-                plans.size(),
-                (int)
-                    plans.stream()
-                        .filter(p -> p.status() == PlacementPlan.Status.TO_DECIDE)
-                        .count()));
-      }
-    }
-    return new Overview(waiting, records.all());
+    Map<String, String> names = pieces.names();
+    names.forEach(
+        (id, name) -> {
+          List<Carrying.Load> loads =
+              carrying.of(id).stream()
+                  .filter(
+                      load -> load.release().isEmpty() || !carrying.onlyFollows(load.siteId(), id))
+                  .toList();
+          if (!loads.isEmpty()) {
+            int current = pieces.current(id);
+            waiting.add(
+                new Waiting(
+                    id,
+                    name,
+                    current,
+                    note(id, current),
+                    loads.stream().map(load -> sites.get(load.siteId()).name()).toList(),
+                    loads.stream()
+                        .mapToInt(load -> pieces.placements(load.siteId(), load.pieces()))
+                        .sum(),
+                    loads.stream().mapToInt(this::toDecide).sum()));
+          }
+        });
+    return new Overview(inside(), waiting, records.all());
+  }
+
+  /** Only what is changed locally can ask. */
+  private int toDecide(Carrying.Load load) {
+    Map<String, Integer> revisions = load.revisions(Set.of());
+    List<String> changed =
+        revisions.isEmpty() ? List.of() : pieces.changedPages(load.siteId(), revisions.keySet());
+    return (int)
+        plans(load.siteId(), revisions, changed).stream()
+            .filter(p -> p.status() == PlacementPlan.Status.TO_DECIDE)
+            .count();
   }
 
   private String note(String pieceId, int revision) {
@@ -82,65 +117,165 @@ class Planning {
         .orElse("");
   }
 
-  List<PlacementPlan> plans(String pieceId, int revision) {
-    List<SiteNow> concerned =
-        pieces.sitesUsing(pieceId).stream().map(site -> now(site, pieceId, revision)).toList();
-    return new RolloutPlanner(pieces).plan(new Release(pieceId, revision), concerned);
+  /** What is asked inside pieces. */
+  private List<Inside> inside() {
+    SiteFinishes house = finishes.draftFor("");
+    return pieces.waiting().stream()
+        .map(
+            one -> {
+              String placed = one.placement().pieceId();
+              Describing describing =
+                  new Describing(pieces, placed, one.placement().settled(), one.wanted(), house);
+              return new Inside(
+                  one.pieceId(),
+                  pieces.get(one.pieceId()).name(),
+                  one.path().value(),
+                  placed,
+                  pieces.get(placed).name(),
+                  one.placement().settled(),
+                  one.wanted(),
+                  one.rebased().allQuestions().stream()
+                      .map(
+                          q ->
+                              describing.question(
+                                  insideKey(one.pieceId(), one.path(), q), one.path(), q))
+                      .toList());
+            })
+        .toList();
   }
 
-  /** A site as a plan needs it. */
-  SiteNow now(String siteId) {
+  private static String insideKey(String pieceId, NodeId path, Question question) {
+    return Describing.key("piece:" + pieceId, path.value(), question);
+  }
+
+  /**
+   * Answers what is asked inside a piece: it follows, and all that contains it.
+   *
+   * @throws BadInput if that answers nothing
+   */
+  @Transactional
+  Overview answer(AnswerRequest request) {
+    Map<String, Settlement> decided = Decisions.read(request.decisions());
+    int before = pieces.waiting().size();
+    pieces.follow(
+        request.pieceId(),
+        asked ->
+            Optional.ofNullable(
+                decided.get(insideKey(asked.pieceId(), asked.path(), asked.question()))));
+    if (pieces.waiting().size() == before) {
+      throw new BadInput(
+          "decisions", "Answer every question of a placement; nothing could follow yet");
+    }
+    return overview();
+  }
+
+  static Set<String> accepted(Carrying.Load load, List<SitePiece> accepted) {
+    return accepted.stream()
+        .filter(one -> one.siteId().equals(load.siteId()))
+        .map(SitePiece::pieceId)
+        .collect(Collectors.toSet());
+  }
+
+  List<PlacementPlan> plans(Carrying.Load load, Set<String> accepted) {
+    Map<String, Integer> revisions = load.revisions(accepted);
+    return plans(load.siteId(), revisions, pieces.pagesUsing(load.siteId(), revisions.keySet()));
+  }
+
+  private List<PlacementPlan> plans(
+      String siteId, Map<String, Integer> revisions, List<String> pageIds) {
+    return pageIds.isEmpty()
+        ? List.of()
+        : new RolloutPlanner(pieces).plan(new Release(revisions), now(siteId, revisions, pageIds));
+  }
+
+  /** A site with the pages on which some pieces are placed. */
+  SiteNow now(String siteId, Collection<String> pieceIds) {
+    return now(siteId, Map.of(), pieces.pagesUsing(siteId, pieceIds));
+  }
+
+  /** A site as it would have to be to show revisions: with finishes that have all they refer to. */
+  private SiteNow now(String siteId, Map<String, Integer> revisions, List<String> pageIds) {
     return new SiteNow(
         siteId,
-        finishes.forSite(siteId),
+        look(siteId, revisions),
         sites.adopted(siteId),
-        sites.pages(siteId).stream()
+        pageIds.stream()
+            .map(sites::page)
+            .sorted(Comparator.comparing(PageState::address))
             .map(page -> new SiteNow.PageNow(page.id(), page.version(), page.root()))
             .toList());
   }
 
-  /** A site as it would have to be to show a revision: with finishes that have all it refers to. */
-  private SiteNow now(String siteId, String pieceId, int revision) {
-    SiteNow now = now(siteId);
-    int needed = pieces.revision(pieceId, revision).finishes();
+  private SiteFinishes look(String siteId, Map<String, Integer> revisions) {
+    int needed =
+        revisions.entrySet().stream()
+            .mapToInt(e -> pieces.revision(e.getKey(), e.getValue()).finishes())
+            .max()
+            .orElse(0);
     return needed <= finishes.adopted(siteId)
-        ? now
-        : new SiteNow(siteId, finishes.forSite(siteId, needed), now.adopted(), now.pages());
+        ? finishes.forSite(siteId)
+        : finishes.forSite(siteId, needed);
   }
 
   @Transactional(readOnly = true)
-  Plan plan(String pieceId) {
+  Plan plan(String pieceId, List<SitePiece> along) {
     long begun = System.nanoTime();
     PieceState piece = pieces.get(pieceId);
-    Map<String, List<RolloutPlacement>> bySite = new LinkedHashMap<>();
-    for (PlacementPlan plan : plans(pieceId, piece.current())) {
-      bySite.computeIfAbsent(plan.siteId(), id -> new ArrayList<>()).add(view(plan));
+    List<SitePlan> views = new ArrayList<>();
+    for (Carrying.Load load : carrying.of(piece.id())) {
+      Set<String> accepted = accepted(load, along);
+      List<PlacementPlan> plans = plans(load, accepted);
+      if (!plans.isEmpty() || load.along().stream().anyMatch(Carrying.Along::isOffered)) {
+        views.add(
+            new SitePlan(
+                load.siteId(),
+                sites.get(load.siteId()).name(),
+                sites.stamp(load.siteId()),
+                load.along().stream().map(one -> view(one, accepted)).toList(),
+                plans.stream().map(this::view).toList()));
+      }
     }
-    List<SitePlan> views =
-        bySite.entrySet().stream()
-            .map(e -> new SitePlan(e.getKey(), sites.get(e.getKey()).name(), e.getValue()))
-            .toList();
     return new Plan(
         piece.id(),
         piece.name(),
         piece.current(),
-        note(pieceId, piece.current()),
+        note(piece.id(), piece.current()),
         (System.nanoTime() - begun) / 1_000_000,
         views);
   }
 
+  private RolloutViews.Along view(Carrying.Along along, Set<String> accepted) {
+    return new RolloutViews.Along(
+        along.pieceId(),
+        pieces.get(along.pieceId()).name(),
+        along.from(),
+        along.to(),
+        along.isOffered(),
+        !along.isOffered() || accepted.contains(along.pieceId()),
+        along.brings().stream().map(r -> r.number() + ": " + told(r)).toList());
+  }
+
+  private String told(RevisionInfo revision) {
+    return revision.isFollowUp()
+        ? "with " + pieces.get(revision.followedPiece()).name() + " " + revision.followedRevision()
+        : revision.note();
+  }
+
   private RolloutPlacement view(PlacementPlan plan) {
     PageState page = sites.page(plan.pageId());
-    SiteFinishes look = now(plan.siteId(), plan.placement().pieceId(), plan.to()).finishes();
-    Describing describing =
-        new Describing(pieces, plan.placement().pieceId(), plan.from(), plan.to(), look);
+    String placed = plan.placement().pieceId();
+    SiteFinishes look = look(plan.siteId(), Map.of(placed, plan.to()));
+    Describing describing = new Describing(pieces, placed, plan.from(), plan.to(), look);
     return new RolloutPlacement(
         page.id(),
         page.title(),
         page.version(),
         plan.placementId().value(),
+        placed,
+        pieces.get(placed).name(),
         plan.status().name().toLowerCase(),
         plan.from(),
+        plan.to(),
         describing.fillings(plan),
         describing.verdicts(plan),
         plan.questions().stream()
@@ -159,32 +294,32 @@ class Planning {
   Preview preview(PreviewRequest request) {
     PageState page = sites.page(request.pageId());
     SiteInfo site = sites.get(page.siteId());
-    SiteNow now = now(page.siteId(), request.pieceId(), request.revision());
     Map<String, Settlement> decided = Decisions.read(request.decisions());
-    Node after = page.root();
-    for (PlacementPlan plan : plans(request.pieceId(), request.revision())) {
-      if (plan.pageId().equals(page.id())) {
-        Map<String, Settlement> decisions = Decisions.of(plan, decided);
-        for (Question question : plan.questions()) {
-          decisions.putIfAbsent(
-              question.id(),
-              question.choices().contains(Settlement.STAY) ? Settlement.STAY : Settlement.TAKE);
+    Map<NodeId, Placement> after = new HashMap<>();
+    Map<String, Integer> revisions = new HashMap<>();
+    for (Carrying.Load load : carrying.of(request.pieceId())) {
+      if (load.siteId().equals(page.siteId())) {
+        Set<String> accepted = accepted(load, request.accepted());
+        revisions.putAll(load.revisions(accepted));
+        for (PlacementPlan plan : plans(load.siteId(), revisions, List.of(page.id()))) {
+          Map<String, Settlement> decisions = Decisions.of(plan, decided);
+          for (Question question : plan.questions()) {
+            decisions.putIfAbsent(
+                question.id(),
+                question.choices().contains(Settlement.STAY) ? Settlement.STAY : Settlement.TAKE);
+          }
+          after.put(plan.placementId(), plan.after(decisions));
         }
-        after = Decisions.put(after, plan.placementId(), plan.after(decisions));
       }
     }
-    Shown before = Shown.of(page.root(), now.adopted(), pieces);
+    SiteFinishes look = look(page.siteId(), revisions);
+    Adopted adopted = sites.adopted(page.siteId());
+    Shown before = Shown.of(page.root(), adopted, pieces);
     Shown shown =
-        Shown.of(after, adopting(now.adopted(), request.pieceId(), request.revision()), pieces);
+        Shown.of(Placements.replaced(page.root(), after), adopted.with(revisions), pieces);
     return new Preview(
-        frames.html(before, now.finishes(), site, page.title()),
-        frames.html(shown, now.finishes(), site, page.title()),
-        Describing.changes(Difference.between(before, shown, now.finishes())));
-  }
-
-  private static Adopted adopting(Adopted now, String pieceId, int revision) {
-    Map<String, Integer> revisions = new HashMap<>(now.revisions());
-    revisions.put(pieceId, revision);
-    return new Adopted(revisions);
+        frames.html(before, look, site, page.title()),
+        frames.html(shown, look, site, page.title()),
+        Describing.changes(Difference.between(before, shown, look)));
   }
 }

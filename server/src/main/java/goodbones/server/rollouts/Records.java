@@ -1,5 +1,6 @@
 package goodbones.server.rollouts;
 
+import goodbones.propagation.Rollout;
 import goodbones.server.library.Pieces;
 import goodbones.server.rollouts.RolloutViews.Done;
 import goodbones.server.sites.Sites;
@@ -30,6 +31,7 @@ class Records {
   }
 
   Done done(RolloutEntity kept) {
+    Rollout rollout = kept.rollout();
     return new Done(
         kept.id(),
         kept.pieceId(),
@@ -37,7 +39,28 @@ class Records {
         kept.revision(),
         kept.applied(),
         kept.appliedBy(),
-        kept.rollout().adopted().stream().map(step -> sites.get(step.siteId()).name()).toList(),
-        kept.takenBack());
+        rollout.siteIds().stream().map(site -> sites.get(site).name()).toList(),
+        rollout.adopted().stream()
+            .map(Rollout.AdoptedStep::piece)
+            .filter(piece -> !piece.equals(kept.pieceId()))
+            .distinct()
+            .map(piece -> pieces.get(piece).name())
+            .toList(),
+        kept.takenBack(),
+        backTo(kept),
+        pieces.version(kept.pieceId()));
+  }
+
+  /** Where a release itself was wrong, the library can go back once nobody shows it any more. */
+  private int backTo(RolloutEntity kept) {
+    int earlier = kept.revision() - 1;
+    boolean current = pieces.current(kept.pieceId()) == kept.revision();
+    return kept.takenBack() != null && current && earlier > 0 && isShownNowhere(kept) ? earlier : 0;
+  }
+
+  private boolean isShownNowhere(RolloutEntity kept) {
+    return sites.all().stream()
+        .map(site -> sites.adopted(site.id()).revisions().getOrDefault(kept.pieceId(), 0))
+        .noneMatch(revision -> revision >= kept.revision());
   }
 }

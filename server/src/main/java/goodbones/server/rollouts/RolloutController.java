@@ -1,6 +1,7 @@
 package goodbones.server.rollouts;
 
 import java.security.Principal;
+import java.util.List;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Supplier;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,14 +18,17 @@ class RolloutController {
   private final Planning planning;
   private final Applying applying;
   private final TakingBack takingBack;
+  private final GoingBack goingBack;
 
   /** One at a time for the whole library. */
   private final ReentrantLock oneAtATime = new ReentrantLock();
 
-  RolloutController(Planning planning, Applying applying, TakingBack takingBack) {
+  RolloutController(
+      Planning planning, Applying applying, TakingBack takingBack, GoingBack goingBack) {
     this.planning = planning;
     this.applying = applying;
     this.takingBack = takingBack;
+    this.goingBack = goingBack;
   }
 
   private <T> T alone(Supplier<T> work) {
@@ -41,9 +45,28 @@ class RolloutController {
     return planning.overview();
   }
 
+  /**
+   * What carrying the current revision of a piece would do.
+   *
+   * @param along what is offered to come along and was chosen, each {@code site/piece}
+   */
   @GetMapping("/plan")
-  RolloutViews.Plan plan(@RequestParam String piece) {
-    return planning.plan(piece);
+  RolloutViews.Plan plan(
+      @RequestParam String piece, @RequestParam(defaultValue = "") List<String> along) {
+    return planning.plan(piece, along.stream().map(RolloutViews.SitePiece::parse).toList());
+  }
+
+  /** Answers what is asked inside a piece. */
+  @PostMapping("/answers")
+  RolloutViews.Overview answer(@RequestBody RolloutViews.AnswerRequest request) {
+    return alone(() -> planning.answer(request));
+  }
+
+  /** Takes the library back to an earlier revision of a piece, by going forward. */
+  @PostMapping("/go-back")
+  RolloutViews.Overview goBack(@RequestBody RolloutViews.GoBackRequest request, Principal user) {
+    alone(() -> goingBack.goBack(request, user.getName()));
+    return planning.overview();
   }
 
   @PostMapping("/preview")

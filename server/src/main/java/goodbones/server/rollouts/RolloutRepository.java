@@ -6,6 +6,5 @@ import org.springframework.data.repository.CrudRepository;
 interface RolloutRepository extends CrudRepository<RolloutEntity, Long> {
   List<RolloutEntity> findAllByOrderByIdDesc();
 
-  List<RolloutEntity> findByPieceIdAndTakenBackIsNullAndIdGreaterThanOrderById(
-      String pieceId, long id);
+  List<RolloutEntity> findByTakenBackIsNullAndIdGreaterThanOrderById(long id);
 }

@@ -1,5 +1,6 @@
 package goodbones.server.rollouts;
 
+import goodbones.server.problems.BadInput;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -8,9 +9,31 @@ import org.jspecify.annotations.Nullable;
 final class RolloutViews {
   private RolloutViews() {}
 
-  record Overview(List<Waiting> waiting, List<Done> history) {}
+  /**
+   * @param inside what is asked inside pieces, before anything is carried to sites
+   */
+  record Overview(List<Inside> inside, List<Waiting> waiting, List<Done> history) {}
 
-  /** A piece with sites that do not show its current revision everywhere. */
+  /**
+   * A placement in a piece that stays bound to an older revision until its questions are answered.
+   *
+   * @param pieceId the piece in which it stands
+   * @param placedId the piece that is placed there
+   */
+  record Inside(
+      String pieceId,
+      String name,
+      String placementId,
+      String placedId,
+      String placedName,
+      int from,
+      int to,
+      List<QuestionView> questions) {}
+
+  /** Answers to what is asked inside a piece. */
+  record AnswerRequest(String pieceId, List<Decision> decisions) {}
+
+  /** A piece with sites that do not show its current revision, or a follow-up of it, everywhere. */
   record Waiting(
       String pieceId,
       String name,
@@ -21,7 +44,10 @@ final class RolloutViews {
       int toDecide) {}
 
   /**
+   * @param along the pieces whose follow-ups were carried with it
    * @param takenBack when, or null while it holds
+   * @param backTo the revision that the library can go back to, as nobody shows this one any more;
+   *     0 if that is not so
    */
   record Done(
       long id,
@@ -31,12 +57,55 @@ final class RolloutViews {
       Instant applied,
       String by,
       List<String> sites,
-      @Nullable Instant takenBack) {}
+      List<String> along,
+      @Nullable Instant takenBack,
+      int backTo,
+      long pieceVersion) {}
+
+  /**
+   * @param version of the piece
+   * @param revision the one to go back to
+   */
+  record GoBackRequest(String pieceId, long version, int revision) {}
 
   record Plan(
       String pieceId, String name, int revision, String note, long millis, List<SitePlan> sites) {}
 
-  record SitePlan(String id, String name, List<RolloutPlacement> placements) {}
+  /**
+   * @param stamp of what the site has adopted
+   */
+  record SitePlan(
+      String id, String name, long stamp, List<Along> along, List<RolloutPlacement> placements) {}
+
+  /**
+   * A piece that contains the one that is carried, and comes along.
+   *
+   * @param offered it comes along only if that is chosen, as it brings more than the follow-up
+   * @param chosen whether the plan has it come along
+   * @param brings what else it brings
+   */
+  record Along(
+      String pieceId,
+      String name,
+      int from,
+      int to,
+      boolean offered,
+      boolean chosen,
+      List<String> brings) {}
+
+  /** A piece that is offered to come along to a site. */
+  record SitePiece(String siteId, String pieceId) {
+    /**
+     * @throws BadInput if the text is not {@code site/piece}
+     */
+    static SitePiece parse(String text) {
+      int slash = text.indexOf('/');
+      if (slash < 0) {
+        throw new BadInput("along", "“" + text + "” names no piece at a site: give site/piece");
+      }
+      return new SitePiece(text.substring(0, slash), text.substring(slash + 1));
+    }
+  }
 
   /**
    * @param status clean, stand, to_decide, held or nothing_to_see
@@ -47,8 +116,11 @@ final class RolloutViews {
       String pageTitle,
       long pageVersion,
       String placementId,
+      String pieceId,
+      String pieceName,
       String status,
       int from,
+      int to,
       int fillings,
       List<VerdictView> verdicts,
       List<QuestionView> questions,
@@ -84,22 +156,33 @@ final class RolloutViews {
    */
   record Decision(String key, String settle) {}
 
-  record PreviewRequest(String pieceId, int revision, String pageId, List<Decision> decisions) {}
+  record PreviewRequest(
+      String pieceId,
+      int revision,
+      String pageId,
+      List<Decision> decisions,
+      List<SitePiece> accepted) {}
 
   record Preview(String before, String after, List<ChangeView> changes) {}
 
   record PageVersion(String pageId, long version) {}
 
+  record SiteStamp(String siteId, long stamp) {}
+
   /**
    * @param sites the sites to apply it to
+   * @param accepted what was offered to come along and was chosen
    * @param pages the versions that the plan was made with
+   * @param stamps those of the sites
    */
   record ApplyRequest(
       String pieceId,
       int revision,
       List<String> sites,
       List<Decision> decisions,
-      List<PageVersion> pages) {}
+      List<SitePiece> accepted,
+      List<PageVersion> pages,
+      List<SiteStamp> stamps) {}
 
   /**
    * What taking back would do.

@@ -4,6 +4,7 @@ import goodbones.propagation.Rollout;
 import goodbones.propagation.Settlement;
 import goodbones.propagation.SiteNow;
 import goodbones.propagation.TakeBacks;
+import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
@@ -19,6 +20,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,6 +37,7 @@ class TakingBack {
   private final Records records;
   private final Pieces pieces;
   private final Sites sites;
+  private final FinishesStore finishes;
   private final Clock clock;
 
   TakingBack(
@@ -42,12 +46,14 @@ class TakingBack {
       Records records,
       Pieces pieces,
       Sites sites,
+      FinishesStore finishes,
       Clock clock) {
     this.repository = repository;
     this.planning = planning;
     this.records = records;
     this.pieces = pieces;
     this.sites = sites;
+    this.finishes = finishes;
     this.clock = clock;
   }
 
@@ -60,8 +66,7 @@ class TakingBack {
     if (kept.takenBack() != null) {
       throw new BadInput("id", "This rollout was taken back already");
     }
-    List<RolloutEntity> later =
-        repository.findByPieceIdAndTakenBackIsNullAndIdGreaterThanOrderById(kept.pieceId(), id);
+    List<RolloutEntity> later = repository.findByTakenBackIsNullAndIdGreaterThanOrderById(id);
     List<RolloutEntity> together = new ArrayList<>();
     together.add(kept);
     together.addAll(TakeBacks.standingOn(kept, later, RolloutEntity::rollout));
@@ -71,13 +76,20 @@ class TakingBack {
         rollouts.stream()
             .flatMap(rollout -> rollout.siteIds().stream())
             .distinct()
-            .map(planning::now)
+            .sorted()
+            .map(site -> planning.now(site, carried(rollouts, site)))
             .toList();
     Map<String, Settlement> decided = Decisions.read(decisions);
     return new Way(
         together,
         TakeBacks.of(
             pieces, rollouts, reached, asked -> Optional.ofNullable(decided.get(key(asked)))));
+  }
+
+  private static Set<String> carried(List<Rollout> rollouts, String siteId) {
+    return rollouts.stream()
+        .flatMap(rollout -> rollout.after(siteId).keySet().stream())
+        .collect(Collectors.toSet());
   }
 
   private static String key(TakeBacks.Asked asked) {
@@ -100,11 +112,7 @@ class TakingBack {
 
   private QuestionView question(TakeBacks.Asked asked) {
     return new Describing(
-            pieces,
-            asked.pieceId(),
-            asked.from(),
-            asked.to(),
-            planning.now(asked.siteId()).finishes())
+            pieces, asked.pieceId(), asked.from(), asked.to(), finishes.forSite(asked.siteId()))
         .question(key(asked), asked.placementId(), asked.question());
   }
 
@@ -115,19 +123,19 @@ class TakingBack {
    */
   @Transactional(isolation = Isolation.SERIALIZABLE)
   Done takeBack(long id, List<Decision> decisions) {
+    way(id, decisions).outcome().sites().stream().map(SiteNow::siteId).forEach(sites::hold);
     Way way = way(id, decisions);
     if (way.outcome().open()) {
       TakeBacks.Asked first = way.outcome().asked().get(0);
       throw new BadInput(
           "decisions",
           "“"
-              + sites.page(first.pageId()).title()
+              + sites.pageTitle(first.pageId())
               + "” was edited since the rollout; decide what becomes of every edit first");
     }
     way.outcome().sites().forEach(this::write);
     way.rollouts().forEach(kept -> kept.takeBack(clock.instant()));
     repository.saveAll(way.rollouts());
-    way.rollouts().forEach(this::withdraw);
     return records.done(way.rollouts().get(way.rollouts().size() - 1));
   }
 
@@ -148,12 +156,5 @@ class TakingBack {
                 sites.adopt(after.siteId(), piece, revision);
               }
             });
-  }
-
-  private void withdraw(RolloutEntity kept) {
-    boolean shown =
-        pieces.sitesUsing(kept.pieceId()).stream()
-            .anyMatch(site -> sites.adopted(site).of(kept.pieceId()) == kept.revision());
-    pieces.withdraw(kept.pieceId(), kept.revision(), !shown);
   }
 }

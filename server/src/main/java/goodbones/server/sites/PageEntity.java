@@ -8,6 +8,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "page")
@@ -21,6 +22,7 @@ class PageEntity {
   @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
   private String document = "";
 
+  private @Nullable Integer sections;
   private Instant changed = Instant.EPOCH;
   @Version private long version;
 
@@ -34,9 +36,17 @@ class PageEntity {
     this.description = description;
   }
 
-  void write(String newDocument, Instant at) {
+  /**
+   * @param things how many things stand directly on it
+   */
+  void write(String newDocument, int things, Instant at) {
     document = newDocument;
+    sections = things;
     changed = at;
+  }
+
+  void count(int things) {
+    sections = things;
   }
 
   /**

@@ -1,10 +1,11 @@
 package goodbones.server.sites;
 
-import goodbones.document.Kind;
 import goodbones.server.library.Pieces;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -47,13 +48,14 @@ class SiteController {
   @GetMapping("/jump")
   List<JumpTarget> jump() {
     List<JumpTarget> targets = new ArrayList<>();
+    Map<String, List<PageInfo>> infos = infos();
     sites
         .all()
         .forEach(
             site -> {
               targets.add(new JumpTarget("site", site.name(), "Sites", "/sites/" + site.id()));
-              sites
-                  .pages(site.id())
+              infos
+                  .getOrDefault(site.id(), List.of())
                   .forEach(
                       page ->
                           targets.add(
@@ -64,34 +66,33 @@ class SiteController {
                                   "/sites/" + site.id() + "/pages/" + page.id())));
             });
     pieces
-        .all()
+        .names()
         .forEach(
-            piece ->
-                targets.add(
-                    new JumpTarget("piece", piece.name(), "Library", "/library/" + piece.id())));
+            (id, name) -> targets.add(new JumpTarget("piece", name, "Library", "/library/" + id)));
     return targets;
   }
 
   @GetMapping("/sites")
   List<SiteView> sites() {
+    Map<String, List<PageInfo>> infos = infos();
     return sites.all().stream()
         .map(
             site ->
                 new SiteView(
                     site.id(),
                     site.name(),
-                    sites.pages(site.id()).stream().map(this::page).toList()))
+                    infos.getOrDefault(site.id(), List.of()).stream()
+                        .map(SiteController::page)
+                        .toList()))
         .toList();
   }
 
-  private PageView page(PageState page) {
-    long placed = page.root().children().stream().filter(n -> n.kind() == Kind.PLACEMENT).count();
+  private Map<String, List<PageInfo>> infos() {
+    return sites.pageInfos().stream().collect(Collectors.groupingBy(PageInfo::siteId));
+  }
+
+  private static PageView page(PageInfo page) {
     return new PageView(
-        page.id(),
-        page.title(),
-        page.address(),
-        page.changed(),
-        page.root().children().size(),
-        (int) placed);
+        page.id(), page.title(), page.address(), page.changed(), page.sections(), page.pieces());
   }
 }

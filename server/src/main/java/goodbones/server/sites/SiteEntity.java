@@ -12,6 +12,7 @@ class SiteEntity {
   private String name = "";
   private String language = "";
   private @Nullable String logo;
+  private long stamp;
 
   protected SiteEntity() {}
 
@@ -20,6 +21,16 @@ class SiteEntity {
     this.name = site.name();
     this.language = site.language();
     this.logo = site.logo().isEmpty() ? null : site.logo();
+  }
+
+  /** Grows with every change of what the site has adopted. */
+  long stamp() {
+    return stamp;
+  }
+
+  /** The stamp of a change of what is adopted. */
+  long raise() {
+    return ++stamp;
   }
 
   SiteInfo info() {

@@ -4,7 +4,9 @@ import goodbones.document.Catalogue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.library.Adopted;
+import goodbones.library.Placements;
 import goodbones.library.Shown;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.Pieces;
@@ -16,8 +18,10 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceException;
 import java.text.Normalizer;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -35,6 +39,7 @@ public class Sites {
   private final SiteRepository sites;
   private final PageRepository pages;
   private final AdoptedRepository adopted;
+  private final AdoptionRepository adoptions;
   private final Pieces pieces;
   private final EntityManager entities;
   private final Clock clock;
@@ -46,12 +51,14 @@ public class Sites {
       SiteRepository sites,
       PageRepository pages,
       AdoptedRepository adopted,
+      AdoptionRepository adoptions,
       Pieces pieces,
       EntityManager entities,
       Clock clock) {
     this.sites = sites;
     this.pages = pages;
     this.adopted = adopted;
+    this.adoptions = adoptions;
     this.pieces = pieces;
     this.entities = entities;
     this.clock = clock;
@@ -73,6 +80,28 @@ public class Sites {
   @Transactional(readOnly = true)
   public List<PageState> pages(String siteId) {
     return pages.findBySiteIdOrderByAddress(siteId).stream().map(this::state).toList();
+  }
+
+  /** The pages of all sites without their documents, by site and address. */
+  @Transactional(readOnly = true)
+  public List<PageInfo> pageInfos() {
+    return pages.infos();
+  }
+
+  /**
+   * @throws NotFound if there is no such page
+   */
+  @Transactional(readOnly = true)
+  public String pageTitle(String id) {
+    return pages.title(id).orElseThrow(() -> new NotFound("page", id));
+  }
+
+  /**
+   * @throws NotFound if there is no such page
+   */
+  @Transactional(readOnly = true)
+  public long pageVersion(String id) {
+    return pages.version(id).orElseThrow(() -> new NotFound("page", id));
   }
 
   /**
@@ -101,6 +130,48 @@ public class Sites {
             .collect(Collectors.toMap(AdoptedRow::pieceId, AdoptedRow::revision)));
   }
 
+  /** What a site had adopted when it had a stamp. */
+  @Transactional(readOnly = true)
+  public Adopted adopted(String siteId, long stamp) {
+    Map<String, Integer> then = new HashMap<>(adopted(siteId).revisions());
+    for (AdoptionRow change :
+        adoptions.findByIdSiteIdAndIdStampGreaterThanOrderByIdStampDesc(siteId, stamp)) {
+      if (change.earlier() == 0) {
+        then.remove(change.pieceId());
+      } else {
+        then.put(change.pieceId(), change.earlier());
+      }
+    }
+    return new Adopted(then);
+  }
+
+  /** Grows with every change of what a site has adopted. */
+  @Transactional(readOnly = true)
+  public long stamp(String siteId) {
+    return site(siteId).stamp();
+  }
+
+  /** The stamp of the site of a page. */
+  @Transactional(readOnly = true)
+  public long stampOf(String pageId) {
+    return pages.stamp(pageId).orElseThrow(() -> new NotFound("page", pageId));
+  }
+
+  private SiteEntity site(String id) {
+    return sites.findById(id).orElseThrow(() -> new NotFound("site", id));
+  }
+
+  /**
+   * Keeps others from changing what a site has adopted, and from keeping edits of its pages, until
+   * the transaction ends.
+   *
+   * @throws NotFound if there is no such site
+   */
+  @Transactional
+  public void hold(String siteId) {
+    entities.refresh(sites.held(siteId).orElseThrow(() -> new NotFound("site", siteId)));
+  }
+
   @Transactional(readOnly = true)
   public Shown shown(PageState page) {
     return Shown.of(page.root(), adopted(page.siteId()), pieces);
@@ -121,11 +192,31 @@ public class Sites {
   public void addPage(
       String id, String siteId, String title, String address, String description, Node root) {
     Catalogue.require(root);
-    Node settled = adopted(siteId).settled(root);
+    Adopted here = adopted(siteId);
+    Node settled =
+        Placements.mapped(
+            root,
+            (path, placement) ->
+                placement.settled() == 0
+                    ? placement.withSettled(
+                        here.revisions()
+                            .getOrDefault(placement.pieceId(), pieces.current(placement.pieceId())))
+                    : placement);
     PageEntity page = new PageEntity(id, siteId, title, address, description);
-    page.write(DocumentJson.write(settled), clock.instant());
+    page.write(DocumentJson.write(settled), settled.children().size(), clock.instant());
     pages.saveAndFlush(page);
     pieces.index(siteId, id, settled);
+    adoptPlaced(siteId, settled);
+  }
+
+  /** Of a piece that is placed here for the first time the site adopts what is placed. */
+  private void adoptPlaced(String siteId, Node root) {
+    Map<String, Integer> here = new HashMap<>(adopted(siteId).revisions());
+    for (Placement placement : Placements.of(root).values()) {
+      if (here.putIfAbsent(placement.pieceId(), placement.settled()) == null) {
+        adopt(siteId, placement.pieceId(), placement.settled());
+      }
+    }
   }
 
   /**
@@ -143,7 +234,7 @@ public class Sites {
       throw new BadInput("title", "Give the page a title of 1 to " + TITLE_LIMIT + " characters");
     }
     String address = "/" + slug(name);
-    if (pages(siteId).stream().anyMatch(page -> page.address().equals(address))) {
+    if (pages.hasAddress(siteId, address)) {
       throw new BadInput(
           "title", "There is a page at " + address + " already; give this one another title");
     }
@@ -172,16 +263,22 @@ public class Sites {
     if (page.version() != version) {
       throw new Stale("“" + page.title() + "”");
     }
-    page.write(DocumentJson.write(root), clock.instant());
+    page.write(DocumentJson.write(root), root.children().size(), clock.instant());
     pages.saveAndFlush(page);
     roots.put(new Written(pageId, page.version()), root);
     pieces.index(page.siteId(), pageId, root);
+    adoptPlaced(page.siteId(), root);
     return page.state(root);
   }
 
   /** Switches the revision of a piece that a site shows. */
   @Transactional
   public void adopt(String siteId, String pieceId, int revision) {
-    adopted.save(new AdoptedRow(new AdoptedRow.Key(siteId, pieceId), revision));
+    SiteEntity site = site(siteId);
+    AdoptedRow.Key key = new AdoptedRow.Key(siteId, pieceId);
+    int earlier = adopted.findById(key).map(AdoptedRow::revision).orElse(0);
+    adoptions.save(new AdoptionRow(new AdoptionRow.Key(siteId, site.raise(), pieceId), earlier));
+    sites.save(site);
+    adopted.save(new AdoptedRow(key, revision));
   }
 }

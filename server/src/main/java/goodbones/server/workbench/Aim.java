@@ -4,6 +4,7 @@ import goodbones.document.Device;
 import goodbones.document.Edit;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.document.State;
 import goodbones.document.StyleKey;
@@ -56,6 +57,11 @@ final class Aim {
 
   Bench bench() {
     return bench;
+  }
+
+  /** A placement of a piece as it would be put here. */
+  Placement placing(String pieceId) {
+    return desk.placing(pieceId);
   }
 
   Landing landing() {

@@ -41,7 +41,7 @@ class Canvas {
   private static Shown withFresh(Shown shown) {
     Node root = shown.root();
     List<Node> children = Stream.concat(root.children().stream(), FRESH.stream()).toList();
-    return new Shown(root.withChildren(children), shown.origins());
+    return shown.withRoot(root.withChildren(children));
   }
 
   /**
@@ -87,6 +87,7 @@ class Canvas {
         desk.site().name(),
         desk.site().language(),
         desk.version(),
+        desk.stamp(),
         undo,
         redo,
         news.drawing(),

@@ -4,6 +4,9 @@ import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.library.Library;
+import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.workbench.Views.PieceDraft;
@@ -24,6 +27,31 @@ interface Desk {
   SiteInfo site();
 
   long version();
+
+  /** Grows with every change of what its site has adopted; 0 for a piece. */
+  long stamp();
+
+  /** Which revisions the placements in it show. */
+  Showing showing();
+
+  /** Where the pieces are looked up that stand in it. */
+  Library library();
+
+  /**
+   * A placement of a piece as it would be put here.
+   *
+   * @throws goodbones.server.problems.BadInput if it cannot stand here yet
+   */
+  Placement placing(String pieceId);
+
+  /**
+   * Checks that what an edit changed at placements holds although the site shows other revisions by
+   * now than those on which it was made.
+   *
+   * @param stamp of what the site had adopted then
+   * @throws goodbones.server.problems.Stale if the library changed the same meanwhile
+   */
+  void requireHolds(Node after, long stamp);
 
   /** What its history is kept under. */
   String historyId();
@@ -49,6 +77,9 @@ interface Desk {
   /** Keeps a named style that an edit made. */
   void keep(NamedStyle style);
 
+  /** Keeps a piece that an edit places. */
+  void keep(ReadEdit.Kept piece);
+
   List<PlacementView> placements();
 
   /** Where a piece stands; null for a page. */
@@ -58,6 +89,12 @@ interface Desk {
   DeskMemo memo();
 
   default Bench bench() {
-    return new Bench(stored(), shown(), look(), () -> NodeId.of(UUID.randomUUID().toString()));
+    return new Bench(
+        stored(),
+        shown(),
+        look(),
+        () -> NodeId.of(UUID.randomUUID().toString()),
+        library(),
+        showing());
   }
 }

@@ -4,16 +4,25 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
-import goodbones.document.Editor;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
 import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.document.References;
 import goodbones.library.Adopted;
+import goodbones.library.Library;
 import goodbones.library.PageEditor;
+import goodbones.library.Placements;
+import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.propagation.Rebasing;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
+import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Stale;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
@@ -24,7 +33,9 @@ import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -63,8 +74,37 @@ class Desks {
     return new PageDesk(sites.page(id));
   }
 
+  /** How far a document has come; asked every few seconds, so nothing is read for it. */
+  record Now(long version, long stamp) {}
+
+  Now now(String key) {
+    if (key.startsWith("page:")) {
+      String page = key.substring("page:".length());
+      return new Now(sites.pageVersion(page), sites.stampOf(page));
+    }
+    String piece = key.substring("piece:".length(), key.indexOf('@'));
+    return new Now(pieces.version(piece), 0);
+  }
+
+  /** A page that nobody else changes, nor what its site has adopted, until the transaction ends. */
+  Desk pageHeld(String id) {
+    sites.hold(sites.page(id).siteId());
+    return page(id);
+  }
+
   Desk piece(String id, String siteId) {
     return new PieceDesk(pieces.get(id), sites.get(siteId));
+  }
+
+  private void keep(ReadEdit.Kept kept) {
+    pieces.keep(
+        kept.id(),
+        kept.name(),
+        kept.purpose(),
+        kept.root(),
+        "The first drawing",
+        finishes.needed(References.of(kept.root())));
+    pieces.follow(kept.id(), asked -> Optional.empty());
   }
 
   /** The sites that use a piece and show an older revision than the current one. */
@@ -80,6 +120,7 @@ class Desks {
     private final SiteInfo site;
     private final SiteFinishes look;
     private final Adopted adopted;
+    private final long stamp;
     private final PageEditor editor;
     private final Shown shown;
 
@@ -88,7 +129,9 @@ class Desks {
       this.site = sites.get(page.siteId());
       this.look = finishes.forSite(page.siteId());
       this.adopted = sites.adopted(page.siteId());
-      this.editor = new PageEditor(adopted, pieces, new Rebasing(pieces), memo().fillings());
+      this.stamp = sites.stamp(page.siteId());
+      this.editor =
+          new PageEditor(adopted, pieces, new Rebasing(pieces, adopted), memo().fillings());
       this.shown = editor.shown(page.root());
     }
 
@@ -110,6 +153,67 @@ class Desks {
     @Override
     public long version() {
       return page.version();
+    }
+
+    @Override
+    public long stamp() {
+      return stamp;
+    }
+
+    @Override
+    public Showing showing() {
+      return adopted;
+    }
+
+    @Override
+    public Library library() {
+      return pieces;
+    }
+
+    @Override
+    public Placement placing(String pieceId) {
+      int revision = adopted.revisions().getOrDefault(pieceId, pieces.current(pieceId));
+      int needed = pieces.revision(pieceId, revision).finishes();
+      if (needed > finishes.adopted(site.id())) {
+        throw new BadInput(
+            "piece",
+            "Revision "
+                + revision
+                + " of “"
+                + pieces.get(pieceId).name()
+                + "” needs revision "
+                + needed
+                + " of the finishes, and "
+                + site.name()
+                + " shows an older one: bring the site to it in Finishes first");
+      }
+      return Placement.of(pieceId).withSettled(revision);
+    }
+
+    @Override
+    public void requireHolds(Node after, long then) {
+      if (then == stamp) {
+        return;
+      }
+      Adopted before = sites.adopted(site.id(), then);
+      Rebasing rebasing = new Rebasing(pieces, adopted);
+      Map<NodeId, Placement> old = Placements.of(page.root());
+      Placements.of(after)
+          .forEach(
+              (path, placement) -> {
+                Placement was = old.getOrDefault(path, placement);
+                Map<LocalKey, LocalValue> made = new TreeMap<>(placement.changes());
+                made.entrySet().removeAll(was.changes().entrySet());
+                int seen = before.shownBy(was);
+                int shows = adopted.shownBy(placement);
+                Placement alone =
+                    Placement.of(placement.pieceId()).withSettled(seen).withChanges(made);
+                if (seen != shows
+                    && !made.isEmpty()
+                    && rebasing.settle(path, alone, shows).pin().isPresent()) {
+                  throw new Stale("“" + pieces.get(placement.pieceId()).name() + "”");
+                }
+              });
     }
 
     @Override
@@ -160,8 +264,13 @@ class Desks {
     }
 
     @Override
+    public void keep(ReadEdit.Kept kept) {
+      Desks.this.keep(kept);
+    }
+
+    @Override
     public List<PlacementView> placements() {
-      return views.placements(page.root(), adopted, look);
+      return views.placements(page.root(), shown, look);
     }
 
     @Override
@@ -179,11 +288,17 @@ class Desks {
     private final PieceState piece;
     private final SiteInfo site;
     private final SiteFinishes look;
+    private final PageEditor editor;
+    private final Shown shown;
 
     PieceDesk(PieceState piece, SiteInfo site) {
       this.piece = piece;
       this.site = site;
       this.look = finishes.draftFor(site.id());
+      this.editor =
+          new PageEditor(
+              Showing.BOUND, pieces, new Rebasing(pieces, Showing.BOUND), memo().fillings());
+      this.shown = editor.shown(Frames.around(piece.root()));
     }
 
     @Override
@@ -207,6 +322,31 @@ class Desks {
     }
 
     @Override
+    public long stamp() {
+      return 0;
+    }
+
+    @Override
+    public Showing showing() {
+      return Showing.BOUND;
+    }
+
+    @Override
+    public Library library() {
+      return pieces;
+    }
+
+    @Override
+    public Placement placing(String pieceId) {
+      return Placement.of(pieceId).withSettled(pieces.current(pieceId));
+    }
+
+    @Override
+    public void requireHolds(Node after, long then) {
+      // What stands in a piece is bound: no site decides what it shows.
+    }
+
+    @Override
     public String historyId() {
       return "piece:" + piece.id();
     }
@@ -218,7 +358,7 @@ class Desks {
 
     @Override
     public Shown shown() {
-      return Frames.alone(piece.root());
+      return shown;
     }
 
     @Override
@@ -233,12 +373,12 @@ class Desks {
 
     @Override
     public Edited apply(Edit edit) {
-      return Editor.apply(piece.root(), edit);
+      return editor.apply(piece.root(), edit);
     }
 
     @Override
     public Edited reapply(Edit inverse) {
-      return Editor.apply(piece.root(), inverse);
+      return editor.reapply(piece.root(), inverse);
     }
 
     @Override
@@ -256,8 +396,13 @@ class Desks {
     }
 
     @Override
+    public void keep(ReadEdit.Kept kept) {
+      Desks.this.keep(kept);
+    }
+
+    @Override
     public List<PlacementView> placements() {
-      return List.of();
+      return views.placements(piece.root(), shown, look);
     }
 
     @Override

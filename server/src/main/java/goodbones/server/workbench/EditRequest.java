@@ -7,8 +7,13 @@ import org.jspecify.annotations.Nullable;
  * An edit as the interface sends it.
  *
  * @param version the version of the document that the edit was made on
+ * @param stamp of what the site had adopted then
  * @param drawing the drawing that the interface has; empty for none
  * @param over whether to go over what somebody else changed meanwhile
  */
 record EditRequest(
-    long version, @Nullable String drawing, @Nullable Boolean over, @Valid AskedEdit edit) {}
+    long version,
+    @Nullable Long stamp,
+    @Nullable String drawing,
+    @Nullable Boolean over,
+    @Valid AskedEdit edit) {}

@@ -87,10 +87,10 @@ sealed interface HandEdit extends AskedEdit {
       NodeId parent = aim.node(node).id();
       if (!aim.known().piece(piece)) {
         throw new BadInput(
-            "piece",
-            "This site shows no revision of the piece “" + piece + "”; choose another one");
+            "piece", "There is no piece “" + piece + "” in the library; choose another one");
       }
-      Node placement = Node.placing(aim.bench().ids().get(), "", piece);
+      Node placement =
+          Node.placing(aim.bench().ids().get(), "", piece).withPlacement(aim.placing(piece));
       return new ReadEdit(
           aim.landing().into(parent, Aim.before(before), new Landing.Brought(List.of(placement))),
           "place a piece");

@@ -6,7 +6,6 @@ import goodbones.document.Device;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
-import goodbones.document.LocalKey;
 import goodbones.document.Look;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -16,6 +15,7 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import goodbones.document.ValueType;
+import goodbones.library.Members;
 import goodbones.library.Origin;
 import goodbones.library.Shown;
 import goodbones.server.drawing.Wording;
@@ -86,8 +86,8 @@ final class Ladders {
     List<Rung> rungs = new ArrayList<>();
     Optional<Node> at = Optional.of(node);
     while (at.isPresent()) {
-      rungs.add(0, rung(at.get(), device));
-      at = shown.root().parentOf(at.get().id());
+      rungs.add(0, at.get().kind() == Kind.PLACEMENT ? placed(at.get()) : rung(at.get(), device));
+      at = shown.members().parentOf(at.get().id());
     }
     List<FieldView> fields =
         alone
@@ -187,26 +187,40 @@ final class Ladders {
         contributes);
   }
 
+  /** What is placed is a rung of its own: the piece, its revision, what differs here. */
+  private Rung placed(Node member) {
+    Node outermost = Members.withoutMembers(member);
+    Origin inside =
+        shown.origin(member.children().get(0).id()).map(Origin::innermost).orElseThrow();
+    long changes =
+        desk.placements().stream()
+            .filter(placement -> placement.id().equals(member.id().value()))
+            .mapToLong(placement -> placement.changes().size())
+            .sum();
+    return new Rung(
+        outermost.id().value(),
+        "placement",
+        pieceName.apply(inside.pieceId()),
+        "revision "
+            + inside.revision()
+            + (changes == 0
+                ? ""
+                : changes == 1 ? ", 1 change here" : ", " + changes + " changes here"),
+        List.of());
+  }
+
   private String note(Node node) {
     if (node.kind() == Kind.ROW) {
       int columns = node.children().size();
       return columns + (columns == 1 ? " column" : " columns");
     }
-    Optional<Origin> origin = shown.origin(node.id());
-    boolean outermost =
-        origin.isPresent()
-            && shown.root().parentOf(node.id()).map(p -> !p.id().isInside()).orElse(false);
-    return outermost
-        ? pieceName.apply(origin.get().pieceId()) + ", revision " + origin.get().revision()
-        : "";
+    return "";
   }
 
   private FieldView field(Node node, Field field) {
-    Optional<Origin> origin = shown.origin(node.id());
-    Optional<Node> library = origin.flatMap(Origin::libraryNode);
+    Optional<Node> library = shown.carried(node.id()).flatMap(Origin::libraryNode);
     Set<String> slots = library.orElse(node).slots();
     FieldValue value = node.content().get(field.key());
-    LocalKey key = new LocalKey(node.id().inner(), Aspect.content(field.key()));
     return new FieldView(
         field.key(),
         field.label(),
@@ -214,7 +228,7 @@ final class Ladders {
         Wording.text(value),
         value instanceof FieldValue.Picture picture ? picture.alt() : "",
         slots.contains(field.key()),
-        origin.map(o -> o.changed().contains(key)).orElse(false),
+        shown.isChanged(node.id(), Aspect.content(field.key())),
         library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""));
   }
 
@@ -222,8 +236,7 @@ final class Ladders {
     Node node = nodes.get(0);
     Computed computed = cascade.computed(node, property, device, state);
     StyleKey key = new StyleKey(property, device, state);
-    LocalKey local = new LocalKey(node.id().inner(), Aspect.style(key));
-    boolean isLocal = shown.origin(node.id()).map(o -> o.changed().contains(local)).orElse(false);
+    boolean isLocal = shown.isChanged(node.id(), Aspect.style(key));
     Candidate won = computed.won();
     List<TrailStep> trail = new ArrayList<>();
     for (int i = 0; i < computed.trail().size(); i++) {
@@ -279,6 +292,7 @@ final class Ladders {
   static boolean goesBack(Candidate won) {
     return won.source() == Layer.Source.LOCAL
         || won.source() == Layer.Source.OWN
+        || won.source() == Layer.Source.CONTAINER
         || won.source() == Layer.Source.PIECE;
   }
 
@@ -319,7 +333,7 @@ final class Ladders {
 
   private String source(Node node, Candidate candidate) {
     String piece =
-        candidate.source() == Layer.Source.PIECE
+        candidate.source() == Layer.Source.PIECE || candidate.source() == Layer.Source.CONTAINER
             ? pieceName.apply(candidate.label().substring(0, candidate.label().lastIndexOf(' ')))
             : "";
     Node from = shown.root().find(candidate.node()).orElse(node);

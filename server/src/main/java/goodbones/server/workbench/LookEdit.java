@@ -5,13 +5,11 @@ import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Edit;
-import goodbones.document.LocalKey;
 import goodbones.document.Look;
 import goodbones.document.Node;
 import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
-import goodbones.library.Origin;
 import goodbones.server.drawing.Wording;
 import goodbones.server.problems.BadInput;
 import goodbones.structure.Settings;
@@ -100,11 +98,14 @@ sealed interface LookEdit extends AskedEdit {
       StyleKey key = new StyleKey(asked.property(), won.device(), won.state());
       String label = "back: " + Wording.label(on.kind(), Aspect.style(key)).toLowerCase();
       if (won.source() == Layer.Source.LOCAL) {
-        Origin origin = aim.shown().origin(on.id()).orElseThrow();
-        LocalKey local = new LocalKey(on.id().inner(), Aspect.style(key));
-        if (origin.changed().contains(local)) {
+        Aspect aspect = Aspect.style(key);
+        if (aim.shown().isChanged(on.id(), aspect)) {
           return new ReadEdit(
-              new Edit.SetLocal(origin.placement(), local, Optional.empty()), label);
+              new Edit.SetLocal(
+                  aim.shown().carrier(on.id()).orElseThrow(),
+                  aim.shown().key(on.id(), aspect),
+                  Optional.empty()),
+              label);
         }
       }
       return new ReadEdit(new Edit.SetStyle(on.id(), key, Optional.empty()), label);

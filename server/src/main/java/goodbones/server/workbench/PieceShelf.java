@@ -1,6 +1,8 @@
 package goodbones.server.workbench;
 
 import goodbones.document.References;
+import goodbones.library.Showing;
+import goodbones.library.Shown;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
@@ -35,6 +37,7 @@ class PieceShelf {
                     piece.id(),
                     piece.name(),
                     piece.purpose(),
+                    pieces.expanded(piece.id(), piece.current()).drawn().kind().word(),
                     piece.current(),
                     piece.draft(),
                     pieces.reach(piece.id()),
@@ -47,7 +50,7 @@ class PieceShelf {
   String frame(String pieceId, String siteId) {
     int current = pieces.get(pieceId).current();
     return frames.html(
-        Frames.alone(pieces.revision(pieceId, current).root()),
+        Shown.of(Frames.around(pieces.revision(pieceId, current).root()), Showing.BOUND, pieces),
         finishes.draftFor(siteId),
         sites.get(siteId),
         pieces.get(pieceId).name());

@@ -3,15 +3,23 @@ package goodbones.server.workbench;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import goodbones.document.Aspect;
 import goodbones.document.Edit;
-import goodbones.document.LocalKey;
 import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.document.Pin;
+import goodbones.document.Refused;
 import goodbones.library.Origin;
 import goodbones.server.drawing.Wording;
+import goodbones.structure.Keeping;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** What ties a placement to its piece. */
 sealed interface TieEdit extends AskedEdit {
+  String TOO_LONG = "At most {max} characters fit";
+
   /** Back to the library's. */
   @JsonTypeName("RESET")
   record Reset(String node, String aspect) implements TieEdit {
@@ -19,10 +27,13 @@ sealed interface TieEdit extends AskedEdit {
     public ReadEdit read(Aim aim) {
       Node on = aim.node(node);
       Aspect wanted = Aspect.parse(aspect);
-      Origin origin = aim.origin(on, "It comes from no piece; there is nothing to go back to");
+      NodeId carrier =
+          aim.shown()
+              .carrier(on.id())
+              .orElseThrow(
+                  () -> Refused.at(on, "It comes from no piece; there is nothing to go back to"));
       return new ReadEdit(
-          new Edit.SetLocal(
-              origin.placement(), new LocalKey(on.id().inner(), wanted), Optional.empty()),
+          new Edit.SetLocal(carrier, aim.shown().key(on.id(), wanted), Optional.empty()),
           "back to the library’s " + Wording.label(on.kind(), wanted).toLowerCase());
     }
   }
@@ -32,22 +43,55 @@ sealed interface TieEdit extends AskedEdit {
   record Hold(String node, boolean on) implements TieEdit {
     @Override
     public ReadEdit read(Aim aim) {
-      Origin origin = aim.origin(aim.node(node), "Only a placement can be held");
+      Node held = aim.node(node);
+      Origin origin = aim.origin(held, "Only a placement can be held");
       return new ReadEdit(
           new Edit.SetPin(
-              origin.placement(),
+              aim.shown().carrier(held.id()).orElseThrow(),
               on ? Optional.of(new Pin(origin.revision(), Pin.Reason.HELD)) : Optional.empty()),
           on ? "hold at revision " + origin.revision() : "let it follow");
     }
   }
 
-  /** An independent copy in the place of the placement. */
+  /**
+   * An independent copy in the place of the placement.
+   *
+   * @param node the placement by its path, or something in it
+   * @param all whether the placements inside become copies too
+   */
   @JsonTypeName("UNLINK")
-  record Unlink(String node) implements TieEdit {
+  record Unlink(String node, @Nullable Boolean all) implements TieEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      NodeId on = NodeId.of(node);
+      Edit edit = aim.landing().unlink(on, Boolean.TRUE.equals(all));
+      return new ReadEdit(
+          edit, "unlink " + aim.shown().members().find(on).map(Wording::title).orElse("it"));
+    }
+  }
+
+  /**
+   * Keeps a part of the document as a piece, and places that where the part stood.
+   *
+   * @param name of the piece
+   * @param purpose what it is for, in a few words; may be empty
+   */
+  @JsonTypeName("KEEP")
+  record Keep(
+      String node,
+      @NotBlank(message = "Give the piece a name") @Size(max = 80, message = TOO_LONG) String name,
+      @Size(max = 200, message = TOO_LONG) String purpose)
+      implements TieEdit {
     @Override
     public ReadEdit read(Aim aim) {
       Node on = aim.node(node);
-      return new ReadEdit(aim.landing().unlink(on.id()), "unlink " + Wording.title(on));
+      String id = UUID.randomUUID().toString();
+      Keeping.Kept kept = new Keeping(aim.bench()).keep(on.id(), id);
+      return new ReadEdit(
+          kept.edit(),
+          "keep " + Wording.title(on) + " as a piece",
+          Optional.empty(),
+          Optional.of(new ReadEdit.Kept(id, name.strip(), purpose.strip(), kept.root())));
     }
   }
 }

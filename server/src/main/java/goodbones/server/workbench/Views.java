@@ -12,6 +12,7 @@ final class Views {
   /**
    * A document on the workbench.
    *
+   * @param stamp of what its site has adopted; sent with an edit
    * @param undo what undo would undo; empty if nothing
    * @param drawing which drawing this is; sent with an edit, so that only what changed comes back
    * @param open the start tag of the body
@@ -29,6 +30,7 @@ final class Views {
       String siteName,
       String language,
       long version,
+      long stamp,
       String undo,
       String redo,
       String drawing,
@@ -74,7 +76,7 @@ final class Views {
   record Other(String who, String node) {}
 
   /** What is going on at a document. */
-  record Pulse(long version, List<Other> others) {}
+  record Pulse(long version, long stamp, List<Other> others) {}
 
   /**
    * Copied things.
@@ -123,10 +125,15 @@ final class Views {
       int locals) {}
 
   /**
+   * @param id its path
+   * @param in the path of the placement that it stands in; empty for one of the document's own
+   * @param bound whether it stands in a piece, which decides what it shows
    * @param pin {@code held}, {@code waiting} or empty
    */
   record PlacementView(
       String id,
+      String in,
+      boolean bound,
       String pieceId,
       String pieceName,
       int revision,
@@ -188,6 +195,10 @@ final class Views {
    */
   record LookView(Map<String, String> styles, List<String> named) {}
 
+  /**
+   * @param node what is taken in hand through it
+   * @param kind of the node, or {@code placement} for what is placed around it
+   */
   record Rung(
       String node, String kind, String title, String note, List<Contribution> contributes) {}
 
@@ -270,12 +281,14 @@ final class Views {
   /**
    * A piece as the library lists it.
    *
+   * @param root the kind of its outermost node, which says where it can stand
    * @param behind names of the sites that show an older revision
    */
   record PieceCard(
       String id,
       String name,
       String purpose,
+      String root,
       int current,
       boolean draft,
       Reach reach,

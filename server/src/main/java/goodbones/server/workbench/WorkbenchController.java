@@ -29,6 +29,7 @@ class WorkbenchController {
   private final Workbenches workbenches;
   private final PieceShelf shelf;
   private final Pieces pieces;
+  private final Desks desks;
   private final Presence presence;
   private final FitReport fit;
   private final Clips clips;
@@ -37,12 +38,14 @@ class WorkbenchController {
       Workbenches workbenches,
       PieceShelf shelf,
       Pieces pieces,
+      Desks desks,
       Presence presence,
       FitReport fit,
       Clips clips) {
     this.workbenches = workbenches;
     this.shelf = shelf;
     this.pieces = pieces;
+    this.desks = desks;
     this.presence = presence;
     this.fit = fit;
     this.clips = clips;
@@ -177,10 +180,12 @@ class WorkbenchController {
   private Views.Pulse pulse(Which which, String document, Here here, Principal user) {
     if (here.leaving()) {
       presence.left(document, here.tab());
-      return new Views.Pulse(0, List.of());
+      return new Views.Pulse(0, 0, List.of());
     }
+    Desks.Now now = desks.now(which.key());
     return new Views.Pulse(
-        workbenches.read(which, Desk::version),
+        now.version(),
+        now.stamp(),
         presence.here(document, here.tab(), user.getName(), here.node()));
   }
 

@@ -2,15 +2,13 @@ package goodbones.server.workbench;
 
 import goodbones.document.Aspect;
 import goodbones.document.Device;
-import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
-import goodbones.library.Adopted;
 import goodbones.library.Origin;
-import goodbones.library.Revision;
+import goodbones.library.Placements;
 import goodbones.library.Shown;
 import goodbones.server.drawing.Wording;
 import goodbones.server.library.PieceState;
@@ -22,6 +20,7 @@ import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -47,7 +46,7 @@ class WorkbenchViews {
   }
 
   static NodeView node(Shown shown, Node node, String parent) {
-    Optional<Origin> origin = shown.origin(node.id());
+    Optional<Origin> origin = shown.carried(node.id());
     long locals =
         origin
             .map(
@@ -65,7 +64,7 @@ class WorkbenchViews {
         Wording.title(node),
         node.name(),
         node.hiddenOn().stream().map(Device::word).toList(),
-        origin.map(o -> o.placement().value()).orElse(""),
+        shown.origin(node.id()).map(o -> o.path().value()).orElse(""),
         (int) locals);
   }
 
@@ -74,34 +73,59 @@ class WorkbenchViews {
         && libraryNode.slots().contains(content.field());
   }
 
-  List<PlacementView> placements(Node page, Adopted adopted, SiteFinishes finishes) {
+  /**
+   * Every placement that is shown in a document, at any depth.
+   *
+   * @param stored the document as it is kept
+   */
+  List<PlacementView> placements(Node stored, Shown shown, SiteFinishes finishes) {
+    Map<NodeId, Placement> own = Placements.of(stored);
     List<PlacementView> views = new ArrayList<>();
-    page.walk(
-        node -> {
-          if (node.kind() == Kind.PLACEMENT) {
-            views.add(placement(node, adopted, finishes));
-          }
-        });
+    collect(shown.members(), "", own, shown, new Wording(finishes), views);
     return views;
   }
 
-  private PlacementView placement(Node node, Adopted adopted, SiteFinishes finishes) {
-    Placement placement = node.placement().orElseThrow();
-    Revision revision = pieces.revision(placement.pieceId(), adopted.shownBy(placement));
-    PieceState piece = pieces.get(placement.pieceId());
-    Wording wording = new Wording(finishes);
+  private void collect(
+      Node node,
+      String in,
+      Map<NodeId, Placement> own,
+      Shown shown,
+      Wording wording,
+      List<PlacementView> views) {
+    String around = in;
+    if (node.placement().isPresent()) {
+      views.add(placement(node, in, own, shown, wording));
+      around = node.id().value();
+    }
+    for (Node child : node.children()) {
+      collect(child, around, own, shown, wording, views);
+    }
+  }
+
+  private PlacementView placement(
+      Node member, String in, Map<NodeId, Placement> own, Shown shown, Wording wording) {
+    Optional<Placement> itself = Optional.ofNullable(own.get(member.id()));
+    Origin inside =
+        shown.origin(member.children().get(0).id()).map(Origin::innermost).orElseThrow();
+    PieceState piece = pieces.get(inside.pieceId());
+    NodeId carrier = itself.isPresent() ? member.id() : shown.carrier(member.id()).orElseThrow();
+    String within = member.id().value() + "/";
     List<LocalChangeView> changes = new ArrayList<>();
     int fillings = 0;
-    for (Map.Entry<LocalKey, LocalValue> entry : placement.changes().entrySet()) {
+    for (Map.Entry<LocalKey, LocalValue> entry :
+        Objects.requireNonNull(own.get(carrier)).changes().entrySet()) {
       LocalKey key = entry.getKey();
-      Optional<Node> library = revision.root().find(key.node());
+      NodeId id = key.node().within(carrier);
+      if (!id.value().startsWith(within)) {
+        continue;
+      }
+      Optional<Node> library = shown.carried(id).flatMap(Origin::libraryNode);
       if (library.isPresent() && isFilling(key, library.get())) {
         fillings++;
       } else {
-        NodeId shownId = key.node().within(node.id());
         changes.add(
             new LocalChangeView(
-                shownId.value(),
+                id.value(),
                 library.map(Wording::title).orElse(""),
                 key.aspect().toString(),
                 Wording.label(library.map(Node::kind).orElse(null), key.aspect()),
@@ -109,12 +133,14 @@ class WorkbenchViews {
       }
     }
     return new PlacementView(
-        node.id().value(),
+        member.id().value(),
+        in,
+        itself.isEmpty(),
         piece.id(),
         piece.name(),
-        revision.number(),
+        inside.revision(),
         piece.current(),
-        placement.pin().map(p -> p.reason().name().toLowerCase()).orElse(""),
+        itself.flatMap(Placement::pin).map(pin -> pin.reason().name().toLowerCase()).orElse(""),
         fillings,
         changes,
         pieces.reach(piece.id()));

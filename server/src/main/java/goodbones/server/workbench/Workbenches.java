@@ -67,14 +67,19 @@ class Workbenches {
   }
 
   /** Which document: a page, or a piece in a client's look. */
-  record Which(String key, Function<Desks, Desk> open) {
+  record Which(String key, Function<Desks, Desk> open, Function<Desks, Desk> held) {
     static Which page(String id) {
-      return new Which(Desks.pageKey(id), desks -> desks.page(id));
+      return new Which(Desks.pageKey(id), desks -> desks.page(id), desks -> desks.pageHeld(id));
     }
 
     static Which piece(String id, String site) {
-      return new Which(Desks.pieceKey(id, site), desks -> desks.piece(id, site));
+      return new Which(
+          Desks.pieceKey(id, site), desks -> desks.piece(id, site), desks -> desks.piece(id, site));
     }
+  }
+
+  private Desk held(Which which) {
+    return which.held().apply(desks);
   }
 
   private Desk open(Which which) {
@@ -116,7 +121,7 @@ class Workbenches {
   }
 
   Views.Workbench edit(Which which, EditRequest request, String who) {
-    return alone(which, writing, () -> edited(open(which), request, who));
+    return alone(which, writing, () -> edited(held(which), request, who));
   }
 
   private Views.Workbench edited(Desk desk, EditRequest request, String who) {
@@ -125,8 +130,12 @@ class Workbenches {
     Set<NodeId> touched = Touched.by(read.edit(), before);
     List<String> merged = merged(desk, request, touched);
     read.made().ifPresent(desk::keep);
+    read.kept().ifPresent(desk::keep);
     Edited edited = desk.apply(read.edit());
     requireKnown(desk, edited.root());
+    if (request.stamp() != null) {
+      desk.requireHolds(edited.root(), request.stamp());
+    }
     Desk after = desk;
     if (!edited.root().equals(desk.stored())) {
       history.made(desk.historyId(), read.label(), edited.inverse());
@@ -155,12 +164,7 @@ class Workbenches {
 
     @Override
     public boolean piece(String id) {
-      try {
-        sites.adopted(desk.site().id()).of(id);
-        return true;
-      } catch (UnknownPiece unknown) {
-        return false;
-      }
+      return pieces.exists(id);
     }
 
     @Override
@@ -189,7 +193,7 @@ class Workbenches {
         .forEach(id -> missing.add("There is no picture “" + id + "”"));
     has.pieces().stream()
         .filter(id -> !had.pieces().contains(id) && !known.piece(id))
-        .forEach(id -> missing.add("This site shows no piece “" + id + "”"));
+        .forEach(id -> missing.add("There is no piece “" + id + "”"));
     References before = References.of(desk.stored());
     References now = References.of(after);
     now.tokens().stream()
@@ -260,7 +264,7 @@ class Workbenches {
         which,
         writing,
         () -> {
-          Desk desk = open(which);
+          Desk desk = held(which);
           if (desk.version() != version) {
             throw new Stale("“" + desk.title() + "”");
           }

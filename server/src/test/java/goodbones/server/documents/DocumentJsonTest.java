@@ -83,7 +83,7 @@ class DocumentJsonTest {
         new Rollout(
             "piece",
             5,
-            List.of(new Rollout.AdoptedStep("site", 4, 5)),
+            List.of(new Rollout.AdoptedStep("site", "opening-band", 4, 5)),
             List.of(
                 new Rollout.WrittenStep(
                     "site", "page", NodeId.of("p"), placement(), Placement.of("piece"))));

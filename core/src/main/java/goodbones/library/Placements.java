@@ -1,0 +1,85 @@
+package goodbones.library;
+
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.BiFunction;
+
+/**
+ * The placements of a stored document: those in its tree, and those in what was inserted at a
+ * placement. What stands in the pieces that they show is not among them.
+ *
+ * <p>An inserted one is addressed by its path, {@code placement/inserted}.
+ */
+public final class Placements {
+  private Placements() {}
+
+  /** Every placement by its path, in the order of the tree. */
+  public static Map<NodeId, Placement> of(Node document) {
+    Map<NodeId, Placement> found = new LinkedHashMap<>();
+    mapped(
+        document,
+        (path, placement) -> {
+          found.put(path, placement);
+          return placement;
+        });
+    return found;
+  }
+
+  /**
+   * The document with other placements in the places of its own; what is inserted at one comes
+   * after it, as it is then. Subtrees in which nothing changes stay the same objects.
+   */
+  public static Node mapped(Node document, BiFunction<NodeId, Placement, Placement> change) {
+    return mapped(document, Optional.empty(), change);
+  }
+
+  /** The document with some of its placements replaced, by their paths. */
+  public static Node replaced(Node document, Map<NodeId, Placement> others) {
+    return others.isEmpty()
+        ? document
+        : mapped(document, (path, placement) -> others.getOrDefault(path, placement));
+  }
+
+  private static Node mapped(
+      Node node, Optional<NodeId> around, BiFunction<NodeId, Placement, Placement> change) {
+    Node mapped = Members.mapChildren(node, child -> mapped(child, around, change));
+    if (node.placement().isEmpty()) {
+      return mapped;
+    }
+    Placement before = node.placement().get();
+    NodeId path = around.map(node.id()::within).orElse(node.id());
+    Placement after =
+        withInserts(change.apply(path, before), tree -> mapped(tree, Optional.of(path), change));
+    return after.equals(before) ? mapped : mapped.withPlacement(after);
+  }
+
+  /** A placement with its inserted trees changed; the same object if none of them changes. */
+  static Placement withInserts(Placement placement, java.util.function.UnaryOperator<Node> change) {
+    Map<LocalKey, LocalValue> changes = new TreeMap<>();
+    placement
+        .changes()
+        .forEach(
+            (key, value) -> {
+              if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {
+                Node before = placed.inserted().get();
+                Node after = change.apply(before);
+                if (after != before) {
+                  changes.put(key, new LocalValue.PlacedUnder(placed.parent(), Optional.of(after)));
+                }
+              }
+            });
+    if (changes.isEmpty()) {
+      return placement;
+    }
+    TreeMap<LocalKey, LocalValue> all = new TreeMap<>(placement.changes());
+    all.putAll(changes);
+    return placement.withChanges(all);
+  }
+}

@@ -1,0 +1,303 @@
+package goodbones.library;
+
+import goodbones.document.Aspect;
+import goodbones.document.Kind;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+
+/**
+ * Where nodes of one revision stand in another one, if their paths changed. Keeping a part of a
+ * piece as a piece of its own puts a placement around it, unlinking takes one away; neither changes
+ * what is seen, and local changes go along.
+ *
+ * <p>Nothing of this needs to be recorded: ids are globally unique and stay with a part that is
+ * kept, and the ids of a copy that is made by unlinking are derived from those that it copies.
+ */
+public final class Relocations {
+  /** Nothing moved. */
+  public static final Relocations NONE = new Relocations(Map.of(), Map.of());
+
+  private final Map<NodeId, NodeId> paths;
+  private final Map<NodeId, NodeId> asChild;
+
+  private Relocations(Map<NodeId, NodeId> paths, Map<NodeId, NodeId> asChild) {
+    this.paths = paths;
+    this.asChild = asChild;
+  }
+
+  /**
+   * The id that unlinking a placement gives a node in it.
+   *
+   * @param placement its path in the document
+   * @param inside the node's address as seen from inside the placement
+   */
+  public static NodeId unlinked(NodeId placement, NodeId inside) {
+    byte[] name = ("unlinked\n" + placement + "\n" + inside).getBytes(StandardCharsets.UTF_8);
+    return NodeId.of(UUID.nameUUIDFromBytes(name).toString());
+  }
+
+  /** From a revision to the next one of the same piece. */
+  static Relocations between(RevisionIndex before, RevisionIndex after) {
+    List<NodeId> missing = new ArrayList<>();
+    before
+        .root()
+        .walk(
+            node -> {
+              if (!after.has(node.id())) {
+                missing.add(node.id());
+              }
+            });
+    return missing.isEmpty() ? NONE : new Search(before, after).relocations(missing);
+  }
+
+  /** A revision's tree with the paths that nodes have after some relocations. */
+  public static RevisionIndex index(Expanded shown, List<Relocations> later) {
+    if (later.stream().allMatch(Relocations::isEmpty)) {
+      return shown.index();
+    }
+    Node tree = shown.root();
+    for (Relocations each : later) {
+      tree = each.isEmpty() ? tree : each.tree(tree);
+    }
+    return new RevisionIndex(tree);
+  }
+
+  /** The key of a local change made on one revision, as it is on another. */
+  static LocalKey key(Library library, String pieceId, LocalKey key, int from, int to) {
+    LocalKey moved = key;
+    for (int at = from; at != to; at += from < to ? 1 : -1) {
+      int next = from < to ? at + 1 : at - 1;
+      Expanded older = library.expanded(pieceId, Math.min(at, next));
+      Relocations since = library.expanded(pieceId, Math.max(at, next)).since(older);
+      moved = (from < to ? since : since.inverse()).key(moved);
+    }
+    return moved;
+  }
+
+  public boolean isEmpty() {
+    return paths.isEmpty() && asChild.isEmpty();
+  }
+
+  /** The other way round. */
+  public Relocations inverse() {
+    return isEmpty() ? this : new Relocations(inverted(paths), inverted(asChild));
+  }
+
+  private static Map<NodeId, NodeId> inverted(Map<NodeId, NodeId> map) {
+    Map<NodeId, NodeId> inverted = new HashMap<>();
+    map.forEach((from, to) -> inverted.put(to, from));
+    return inverted;
+  }
+
+  /** Where a node stands. */
+  public NodeId node(NodeId id) {
+    return paths.getOrDefault(id, id);
+  }
+
+  /** What stands among the children of its parent in the place of a node. */
+  NodeId child(NodeId id) {
+    NodeId child = asChild.get(id);
+    return child == null ? node(id) : child;
+  }
+
+  /** A key: what is said of a node's place goes to what stands there. */
+  public LocalKey key(LocalKey key) {
+    boolean place = key.aspect() instanceof Aspect.Removed || key.aspect() instanceof Aspect.Placed;
+    NodeId id = place ? child(key.node()) : node(key.node());
+    return new LocalKey(id, key.aspect());
+  }
+
+  /** A placement with its local changes where their nodes stand. */
+  public Placement placement(Placement placement) {
+    if (isEmpty()) {
+      return placement;
+    }
+    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
+    placement.changes().forEach((key, value) -> changes.put(key(key), value(value)));
+    TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
+    placement
+        .order()
+        .forEach((parent, ids) -> order.put(node(parent), ids.stream().map(this::child).toList()));
+    TreeMap<LocalKey, Integer> since = new TreeMap<>();
+    placement.dormantSince().forEach((key, made) -> since.put(key(key), made));
+    return placement.withChanges(changes).withOrder(order).withDormantSince(since);
+  }
+
+  private LocalValue value(LocalValue value) {
+    return value instanceof LocalValue.PlacedUnder placed
+        ? new LocalValue.PlacedUnder(node(placed.parent()), placed.inserted())
+        : value;
+  }
+
+  /** A tree as it would have stood with the other paths. */
+  Node tree(Node node) {
+    NodeId child = child(node.id());
+    NodeId at = node(node.id());
+    boolean unlinked = node.kind() == Kind.PLACEMENT && !child.equals(at);
+    if (unlinked && !node.children().isEmpty()) {
+      return tree(node.children().get(0));
+    }
+    Node moved = node.withId(at).withChildren(node.children().stream().map(this::tree).toList());
+    boolean kept = !unlinked && !child.equals(at);
+    return kept ? Node.placing(child, "", "").withChildren(List.of(moved)) : moved;
+  }
+
+  /** Looks for nodes that are missing in the later of two revisions. */
+  private static final class Search {
+    private final RevisionIndex before;
+    private final RevisionIndex after;
+    private final Map<String, List<NodeId>> comeByOwnId = new HashMap<>();
+    private final Map<NodeId, NodeId> paths = new HashMap<>();
+    private final Map<NodeId, NodeId> asChild = new HashMap<>();
+
+    Search(RevisionIndex before, RevisionIndex after) {
+      this.before = before;
+      this.after = after;
+      after
+          .root()
+          .walk(
+              node -> {
+                if (!before.has(node.id())) {
+                  comeByOwnId
+                      .computeIfAbsent(own(node.id()), id -> new ArrayList<>())
+                      .add(node.id());
+                }
+              });
+    }
+
+    Relocations relocations(List<NodeId> missing) {
+      for (NodeId id : missing) {
+        withItsPlacement(id)
+            .or(() -> unlinkedFrom(id))
+            .or(() -> kept(id))
+            .ifPresent(to -> paths.put(id, to));
+      }
+      paths.forEach(this::wrap);
+      for (NodeId id : missing) {
+        boolean placed = before.node(id).filter(n -> n.kind() == Kind.PLACEMENT).isPresent();
+        if (placed && !paths.containsKey(id)) {
+          before.node(id).stream()
+              .flatMap(member -> member.children().stream())
+              .map(root -> paths.get(root.id()))
+              .filter(to -> to != null)
+              .forEach(to -> asChild.put(id, to));
+        }
+      }
+      return new Relocations(paths, asChild);
+    }
+
+    /** What stood around the outermost of a kept part stands around its placement now. */
+    private void wrap(NodeId from, NodeId to) {
+      after
+          .parent(to)
+          .filter(parent -> !before.has(parent) && !paths.containsValue(parent))
+          .filter(parent -> after.node(parent).filter(n -> n.kind() == Kind.PLACEMENT).isPresent())
+          .ifPresent(parent -> asChild.put(from, parent));
+    }
+
+    private static String own(NodeId id) {
+      return id.value().substring(id.value().lastIndexOf('/') + 1);
+    }
+
+    private static Optional<NodeId> around(NodeId id) {
+      int slash = id.value().lastIndexOf('/');
+      return slash < 0 ? Optional.empty() : Optional.of(NodeId.of(id.value().substring(0, slash)));
+    }
+
+    /** Where the placement that it stands in went, it went too. */
+    private Optional<NodeId> withItsPlacement(NodeId id) {
+      return around(id)
+          .map(paths::get)
+          .map(NodeId.of(own(id))::within)
+          .filter(to -> after.has(to) && !before.has(to));
+    }
+
+    /** A copy that unlinking made of it, where the placement stood. */
+    private Optional<NodeId> unlinkedFrom(NodeId id) {
+      return copies(id).stream().map(Copy::address).filter(after::has).findFirst();
+    }
+
+    /**
+     * A part that is kept keeps its ids, inside a placement; a part of what stands in a placement
+     * is copied for that.
+     */
+    private Optional<NodeId> kept(NodeId id) {
+      List<NodeId> candidates = new ArrayList<>();
+      comeByOwnId.getOrDefault(own(id), List.of()).stream()
+          .filter(to -> to.value().length() > id.value().length())
+          .filter(to -> around(id).map(prefix -> isIn(to, prefix)).orElse(true))
+          .forEach(candidates::add);
+      for (Copy copy : copies(id)) {
+        comeByOwnId.getOrDefault(copy.id().value(), List.of()).stream()
+            .filter(to -> copy.holder().map(holder -> isIn(to, holder)).orElse(true))
+            .forEach(candidates::add);
+      }
+      return candidates.stream().filter(to -> !paths.containsValue(to)).findFirst();
+    }
+
+    private static boolean isIn(NodeId id, NodeId placement) {
+      return id.value().startsWith(placement.value() + "/");
+    }
+
+    /**
+     * What lifting a node out of a placement calls it.
+     *
+     * @param holder the placement whose local changes hold the copy; empty where it stands in the
+     *     document's own tree
+     */
+    private record Copy(Optional<NodeId> holder, NodeId id) {
+      NodeId address() {
+        return holder.map(id::within).orElse(id);
+      }
+    }
+
+    /** What it may have been copied as, with each of the placements that it stood in. */
+    private List<Copy> copies(NodeId id) {
+      List<Copy> copies = new ArrayList<>();
+      Optional<NodeId> at = before.parent(id);
+      while (at.isPresent()) {
+        NodeId around = at.get();
+        boolean placed = before.node(around).filter(n -> n.kind() == Kind.PLACEMENT).isPresent();
+        if (placed) {
+          addCopies(around.value(), id.value(), copies);
+        }
+        at = before.parent(around);
+      }
+      return copies;
+    }
+
+    /** It was lifted in the document itself, or in one of the pieces around. */
+    private static void addCopies(String placement, String path, List<Copy> copies) {
+      for (int from = 0; from >= 0; ) {
+        String outside = placement.substring(0, from);
+        if (path.startsWith(outside)) {
+          NodeId named = NodeId.of(placement.substring(from));
+          String seen = path.substring(from);
+          String prefix = named.value() + "/";
+          NodeId inside =
+              NodeId.of(seen.startsWith(prefix) ? seen.substring(prefix.length()) : seen);
+          String holder = outside + (named.isInside() ? named.outer() : "");
+          copies.add(
+              new Copy(
+                  holder.isEmpty()
+                      ? Optional.empty()
+                      : Optional.of(NodeId.of(holder.replaceFirst("/$", ""))),
+                  unlinked(named, inside)));
+        }
+        int next = placement.indexOf('/', from);
+        from = next < 0 ? -1 : next + 1;
+      }
+    }
+  }
+}

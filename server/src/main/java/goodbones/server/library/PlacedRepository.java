@@ -1,0 +1,65 @@
+package goodbones.server.library;
+
+import java.util.Collection;
+import java.util.List;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.CrudRepository;
+
+interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
+  @Modifying
+  @Query("delete from PlacedRow p where p.id.ownerKind = :kind and p.id.ownerId = :owner")
+  void clear(String kind, String owner);
+
+  @Query(
+      "select new goodbones.server.library.Reach(count(p), count(distinct p.id.ownerId),"
+          + " count(distinct p.siteId), sum(case when p.held = true then 1 else 0 end))"
+          + " from PlacedRow p where p.id.ownerKind = 'page' and p.pieceId in :pieces")
+  Reach reach(Collection<String> pieces);
+
+  @Query(
+      "select distinct p.siteId from PlacedRow p"
+          + " where p.id.ownerKind = 'page' and p.pieceId in :pieces order by p.siteId")
+  List<String> sites(Collection<String> pieces);
+
+  /** Pages on which a piece of a site is placed. */
+  @Query(
+      "select distinct p.id.ownerId from PlacedRow p where p.id.ownerKind = 'page'"
+          + " and p.siteId = :site and p.pieceId in :pieces")
+  List<String> pages(String site, Collection<String> pieces);
+
+  /** Pages of a site on which a piece is placed with local changes. */
+  @Query(
+      "select distinct p.id.ownerId from PlacedRow p where p.id.ownerKind = 'page'"
+          + " and p.siteId = :site and p.pieceId in :pieces and p.changes > 0")
+  List<String> changedPages(String site, Collection<String> pieces);
+
+  @Query(
+      "select count(p) > 0 from PlacedRow p where p.id.ownerKind = 'page' and p.siteId = :site"
+          + " and p.pieceId = :piece and p.pinned is not null and p.held = false"
+          + " and p.pinned <> :current")
+  boolean hasWaiting(String site, String piece, int current);
+
+  @Query(
+      "select count(p) from PlacedRow p where p.id.ownerKind = 'page'"
+          + " and p.siteId = :site and p.pieceId in :pieces")
+  long countAt(String site, Collection<String> pieces);
+
+  /** Which pieces stand in which, by owner kind {@code piece} or {@code draft}. */
+  @Query(
+      "select distinct new goodbones.server.library.Contained(p.id.ownerId, p.pieceId)"
+          + " from PlacedRow p where p.id.ownerKind = :kind")
+  List<Contained> contained(String kind);
+
+  /** What is bound to another revision than its piece's current one. */
+  @Query(
+      "select distinct p.id.ownerId from PlacedRow p, PieceEntity c"
+          + " where p.id.ownerKind in ('piece', 'draft') and c.id = p.pieceId"
+          + " and p.settled <> c.currentRevision")
+  List<String> waiting();
+
+  @Query(
+      "select p from PlacedRow p where p.id.ownerKind = 'page' and p.pieceId in :pieces"
+          + " order by p.id.ownerId, p.id.path")
+  List<PlacedRow> onPages(Collection<String> pieces);
+}
