@@ -30,8 +30,14 @@ public final class Difference {
   private final Predicate<NodeId> compared;
   private final UnaryOperator<NodeId> now;
 
-  private Difference(Shown before, Shown after, SiteFinishes finishes, Predicate<NodeId> compared) {
+  private Difference(
+      Shown before,
+      Shown after,
+      SiteFinishes finishes,
+      Predicate<NodeId> compared,
+      UnaryOperator<NodeId> now) {
     this.compared = compared;
+    this.now = now;
     this.before = before.root();
     this.after = after.root();
     this.cascadeBefore = new Cascade(this.before, before, finishes);

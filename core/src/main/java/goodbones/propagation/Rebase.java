@@ -58,11 +58,11 @@ public final class Rebase {
   private final int to;
   private final Library library;
   private final Showing outside;
-  private final RevisionIndex first;
+  private final Before before;
   private final RevisionIndex last;
   private final Map<Integer, Way> ways = new HashMap<>();
   private final Set<NodeId> inserted = new HashSet<>();
-  private final Map<NodeId, NodeId> parentsBefore;
+  private final Map<Integer, Before> befores = new HashMap<>();
   private final Map<NodeId, NodeId> parentsAfter;
   private final SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
   private final Map<String, Question> questions = new LinkedHashMap<>();
@@ -82,14 +82,13 @@ public final class Rebase {
     this.library = library;
     this.outside = outside;
     this.placement = way(settled()).relocated(placement);
-    this.first = way(settled()).first();
     this.last = way(settled()).last();
     for (LocalValue value : this.placement.changes().values()) {
       if (value instanceof LocalValue.PlacedUnder placed) {
         placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
       }
     }
-    this.parentsBefore = Overlay.parents(first.root(), this.placement);
+    this.before = before(settled());
     this.parentsAfter = Overlay.parents(last.root(), this.placement);
   }
 
@@ -112,6 +111,15 @@ public final class Rebase {
 
   private int settled() {
     return stored.settled() == 0 ? shownNow : stored.settled();
+  }
+
+  private Before before(int from) {
+    return befores.computeIfAbsent(from, f -> new Before(way(f).first(), placement));
+  }
+
+  /** What was shown where a change was made. */
+  private Before before(LocalKey key) {
+    return before(placement.dormantSince().getOrDefault(key, settled()));
   }
 
   private Way way(int from) {
@@ -139,10 +147,9 @@ public final class Rebase {
             settled(),
             library,
             outside,
-            first,
+            this::before,
             last,
             this::isThere,
-            parentsBefore,
             verdicts,
             asked,
             written);
@@ -155,7 +162,8 @@ public final class Rebase {
     if (key.aspect() instanceof Aspect.Removed && !ours && !last.has(key.node())) {
       return Verdict.DORMANT;
     }
-    if (unseen(key, first, parentsBefore) && unseen(key, last, parentsAfter)) {
+    Before made = before(key);
+    if (unseen(key, made.revision(), made.parents()) && unseen(key, last, parentsAfter)) {
       return Verdict.DORMANT;
     }
     if (!ours && !last.has(key.node())) {
@@ -168,15 +176,15 @@ public final class Rebase {
       return Verdict.STANDS;
     }
     Way way = way(key);
-    RevisionIndex made = way.first();
     if (!last.isSlot(key) && librarySaysTheSame(way, key, value)) {
       return Verdict.ABSORBED;
     }
-    if (last.isSlot(key) || !made.has(key.node())) {
+    RevisionIndex revision = made.revision();
+    if (last.isSlot(key) || !revision.has(key.node())) {
       return Verdict.STANDS;
     }
-    boolean fixedNow = made.isSlot(key);
-    return !fixedNow && made.value(key).equals(last.value(key)) ? Verdict.STANDS : Verdict.BOTH;
+    boolean fixedNow = revision.isSlot(key);
+    return !fixedNow && revision.value(key).equals(last.value(key)) ? Verdict.STANDS : Verdict.BOTH;
   }
 
   /** A node that the library still has, or a local insert's that still has a place to stand. */
@@ -184,7 +192,7 @@ public final class Rebase {
     Set<NodeId> climbed = new HashSet<>();
     NodeId at = id;
     while (at != null && !last.has(at) && inserted.contains(at) && climbed.add(at)) {
-      at = parentsBefore.get(at);
+      at = before.parents().get(at);
     }
     return at != null && last.has(at);
   }
@@ -214,7 +222,9 @@ public final class Rebase {
     // A reorder names the parent that the node already has: that is no news from the library.
     boolean reorder =
         key.aspect() instanceof Aspect.Placed && way.first().value(key).equals(Optional.of(value));
-    return !reorder && way.says(key, value);
+    // What an earlier revision lacked is no removal that the library made, if it is there now.
+    boolean removal = key.aspect() instanceof Aspect.Removed;
+    return !reorder && !removal && way.says(key, value);
   }
 
   private void checkLoops() {
@@ -230,7 +240,7 @@ public final class Rebase {
             .toList();
     Placement held = placement.withChanges(standing);
     boolean canStay =
-        Overlay.loops(last.root(), held.withChanges(LoopBreaking.of(last, held, parentsBefore)))
+        Overlay.loops(last.root(), held.withChanges(LoopBreaking.of(last, held, before.parents())))
             .isEmpty();
     shape(keys, LOOP, canStay ? Set.of(Settlement.STAY, Settlement.TAKE) : Set.of(Settlement.TAKE));
   }
@@ -238,12 +248,12 @@ public final class Rebase {
   private void checkRemovals() {
     for (LocalKey key : List.copyOf(verdicts.keySet())) {
       if (key.aspect() instanceof Aspect.Removed && verdicts.get(key) == Verdict.STANDS) {
-        Set<NodeId> before = below(key.node(), first, parentsBefore);
+        Set<NodeId> inside = below(key.node(), before.revision(), before.parents());
         Set<NodeId> after = below(key.node(), last, parentsAfter);
-        Set<NodeId> changed = new TreeSet<>(before);
+        Set<NodeId> changed = new TreeSet<>(inside);
         changed.addAll(after);
-        changed.removeIf(id -> before.contains(id) == after.contains(id));
-        if (changed.stream().anyMatch(id -> first.has(id) && last.has(id))) {
+        changed.removeIf(id -> inside.contains(id) == after.contains(id));
+        if (changed.stream().anyMatch(id -> before.revision().has(id) && last.has(id))) {
           String id = "removed " + key.node();
           shape(List.of(key), id, Set.of(Settlement.STAY, Settlement.TAKE));
           alternatives.put(
@@ -317,7 +327,7 @@ public final class Rebase {
             Verdict.SHAPE,
             list.get(0).node(),
             list,
-            first.value(list.get(0)),
+            before(list.get(0)).revision().value(list.get(0)),
             Optional.ofNullable(placement.changes().get(list.get(0))),
             last.value(list.get(0)),
             choices));
@@ -335,7 +345,7 @@ public final class Rebase {
               verdict,
               key.node(),
               List.of(key),
-              first.value(key),
+              before(key).revision().value(key),
               page,
               last.value(key),
               either));
@@ -353,7 +363,7 @@ public final class Rebase {
               verdict,
               top,
               keys,
-              keys.size() == 1 ? first.value(key) : Optional.empty(),
+              keys.size() == 1 ? before(key).revision().value(key) : Optional.empty(),
               keys.size() == 1 ? page : Optional.empty(),
               Optional.empty(),
               either));
@@ -367,6 +377,7 @@ public final class Rebase {
       gone = placed.parent();
     }
     Set<NodeId> climbed = new HashSet<>();
+    Map<NodeId, NodeId> parentsBefore = before(key).parents();
     NodeId parent = parentsBefore.get(gone);
     while (parent != null && climbed.add(gone) && !isThere(parent)) {
       gone = parent;

@@ -80,7 +80,8 @@ public final class RolloutPlanner {
   }
 
   /** A placement that the releases get to; without a rebase it is held. */
-  private record Concerned(Placement placement, int from, int to, Optional<Rebased> rebased) {}
+  private record Concerned(
+      Placement placement, int from, int to, Way way, Optional<Rebased> rebased) {}
 
   private Concerned concerned(NodeId path, Placement placement, int from, int to, Adopted then) {
     boolean held = placement.pin().filter(pin -> pin.reason() == Pin.Reason.HELD).isPresent();
@@ -88,6 +89,7 @@ public final class RolloutPlanner {
         placement,
         from,
         to,
+        Way.between(library, placement.pieceId(), from, to),
         held ? Optional.empty() : Optional.of(Rebase.of(path, placement, from, to, library, then)));
   }
 
@@ -113,11 +115,9 @@ public final class RolloutPlanner {
         .collect(Collectors.groupingBy(change -> holding(change.node(), concerned).orElseThrow()));
   }
 
-  private NodeId moved(NodeId id, NodeId placement, Concerned c) {
+  private static NodeId moved(NodeId id, NodeId placement, Concerned c) {
     NodeId inside = NodeId.of(id.value().substring(placement.value().length() + 1));
-    return Way.between(library, c.placement().pieceId(), c.from(), c.to())
-        .relocated(inside)
-        .within(placement);
+    return c.way().relocated(inside).within(placement);
   }
 
   /** The innermost of the placements that a node stands in. */

@@ -9,7 +9,6 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Library;
 import goodbones.library.Lifting;
-import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
 import java.nio.charset.StandardCharsets;
@@ -22,21 +21,23 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 
 /** Makes the placement that the verdicts and the decisions lead to. */
 final class Settling {
+  /** Stands for what was made on the revision that the placement is settled on. */
+  private static final LocalKey ANY = new LocalKey(NodeId.of("any"), Aspect.PLACED);
+
   private final String seed;
   private final Placement placement;
   private final int to;
   private final int from;
   private final Library library;
   private final Showing outside;
-  private final RevisionIndex first;
-  private final Node shownBefore;
+  private final Function<LocalKey, Before> before;
   private final RevisionIndex last;
   private final Predicate<NodeId> isThere;
-  private final Map<NodeId, NodeId> parentsBefore;
   private final SortedMap<LocalKey, Verdict> verdicts;
   private final List<Question> questions;
   private final SortedMap<LocalKey, LocalValue> written;
@@ -51,10 +52,9 @@ final class Settling {
       int from,
       Library library,
       Showing outside,
-      RevisionIndex first,
+      Function<LocalKey, Before> before,
       RevisionIndex last,
       Predicate<NodeId> isThere,
-      Map<NodeId, NodeId> parentsBefore,
       SortedMap<LocalKey, Verdict> verdicts,
       List<Question> questions,
       SortedMap<LocalKey, LocalValue> written) {
@@ -64,11 +64,9 @@ final class Settling {
     this.from = from;
     this.library = library;
     this.outside = outside;
-    this.first = first;
-    this.shownBefore = Overlay.show(first.root(), placement);
+    this.before = before;
     this.last = last;
     this.isThere = isThere;
-    this.parentsBefore = parentsBefore;
     this.verdicts = verdicts;
     this.questions = questions;
     this.written = written;
@@ -82,10 +80,9 @@ final class Settling {
         from,
         library,
         outside,
-        first,
+        before,
         last,
         isThere,
-        parentsBefore,
         fewerVerdicts,
         fewerQuestions,
         new TreeMap<>());
@@ -107,7 +104,7 @@ final class Settling {
     }
     // Several answers together can make a loop that none of them makes alone.
     SortedMap<LocalKey, LocalValue> settled =
-        LoopBreaking.of(last, placement.withChanges(changes), parentsBefore);
+        LoopBreaking.of(last, placement.withChanges(changes), before.apply(ANY).parents());
     return placement
         .withChanges(settled)
         .withOrder(order)
@@ -136,17 +133,23 @@ final class Settling {
   private void keepAsOwn(
       Question question, SortedMap<LocalKey, LocalValue> changes, Map<NodeId, List<NodeId>> order) {
     NodeId top = question.node();
-    NodeId home = survivor(top);
-    Optional<Node> shown = shownBefore.find(top);
+    Before then = before.apply(question.keys().get(0));
+    NodeId home = survivor(top, then.parents());
+    Optional<Node> shown = then.shown().find(top);
     Set<NodeId> copied = new HashSet<>();
     if (shown.isPresent()) {
       Node copy =
-          new Lifting(library, outside, this::fresh, placement.changes(), id -> !first.has(id))
+          new Lifting(
+                  library,
+                  outside,
+                  this::fresh,
+                  placement.changes(),
+                  id -> !then.revision().has(id))
               .lifted(withoutSurvivors(shown.get(), copied, false));
       changes.put(
           new LocalKey(copy.id(), Aspect.PLACED),
           new LocalValue.PlacedUnder(home, Optional.of(copy)));
-      order.put(home, orderWithCopy(home, top, copy.id()));
+      order.put(home, orderWithCopy(then.shown(), home, top, copy.id()));
     }
     for (LocalKey key : question.keys()) {
       LocalValue value = changes.remove(key);
@@ -160,7 +163,7 @@ final class Settling {
     }
   }
 
-  private NodeId survivor(NodeId gone) {
+  private NodeId survivor(NodeId gone, Map<NodeId, NodeId> parentsBefore) {
     Set<NodeId> climbed = new HashSet<>();
     NodeId at = parentsBefore.get(gone);
     while (at != null && climbed.add(at)) {
@@ -203,7 +206,8 @@ final class Settling {
     return node;
   }
 
-  private List<NodeId> orderWithCopy(NodeId home, NodeId original, NodeId copy) {
+  private static List<NodeId> orderWithCopy(
+      Node shownBefore, NodeId home, NodeId original, NodeId copy) {
     List<NodeId> ids = new ArrayList<>();
     shownBefore.find(home).ifPresent(node -> node.children().forEach(child -> ids.add(child.id())));
     int at = ids.indexOf(original);
