@@ -1,19 +1,27 @@
 package goodbones.structure;
 
+import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
 import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.document.References;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.library.RevisionIndex;
+import goodbones.library.UnknownPiece;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 
 /**
  * Things that were copied, with what another site needs to show them alike.
@@ -66,6 +74,23 @@ public record Clip(
 
   private static List<StyleValue> values(Node node) {
     List<StyleValue> values = new ArrayList<>(node.styles().values());
+    node.placement()
+        .ifPresent(
+            placement ->
+                placement
+                    .changes()
+                    .values()
+                    .forEach(
+                        value -> {
+                          if (value instanceof LocalValue.StyleIs is) {
+                            is.value().ifPresent(values::add);
+                          } else if (value instanceof LocalValue.PlacedUnder under) {
+                            under
+                                .inserted()
+                                .ifPresent(
+                                    tree -> tree.walk(inside -> values.addAll(values(inside))));
+                          }
+                        }));
     if (node.content().get("words") instanceof FieldValue.Words words) {
       for (Mark mark : words.marks()) {
         if (mark.type() == Mark.Type.COLOUR) {
@@ -86,14 +111,15 @@ public record Clip(
     List<Node> settled = new ArrayList<>();
     for (Node node : nodes) {
       sieve
-          .sifted(settled(node, bench.finishes()))
+          .sifted(settled(node, bench))
           .map(kept -> Copies.of(kept, bench.ids()))
           .ifPresent(settled::add);
     }
     return settled;
   }
 
-  private Node settled(Node node, SiteFinishes here) {
+  private Node settled(Node node, Bench bench) {
+    SiteFinishes here = bench.finishes();
     List<String> keep = new ArrayList<>();
     TreeMap<StyleKey, StyleValue> own = new TreeMap<>();
     for (String id : node.namedStyles()) {
@@ -110,11 +136,13 @@ public record Clip(
                     || !Catalogue.states(node.kind()).contains(key.state()));
     own.putAll(node.styles());
     own.replaceAll((key, value) -> known(value, here));
+    Node placed = node.placement().map(p -> node.withPlacement(settled(p, bench))).orElse(node);
     Node settled =
-        node.withNamedStyles(keep)
+        placed
+            .withNamedStyles(keep)
             .withStyles(own)
             .withScheme(node.scheme().filter(id -> here.house().scheme(id).isPresent()))
-            .withChildren(node.children().stream().map(child -> settled(child, here)).toList());
+            .withChildren(node.children().stream().map(child -> settled(child, bench)).toList());
     if (node.content().get("words") instanceof FieldValue.Words words) {
       settled =
           settled.withContent(
@@ -123,6 +151,79 @@ public record Clip(
                   words.text(), words.marks().stream().map(mark -> known(mark, here)).toList()));
     }
     return settled;
+  }
+
+  /** What is changed locally gives way in the same manner; what a placement sets itself stays. */
+  private Placement settled(Placement placement, Bench bench) {
+    SiteFinishes here = bench.finishes();
+    Predicate<LocalKey> allowed = allowed(placement, bench);
+    Map<LocalKey, LocalValue> changes = new TreeMap<>();
+    placement
+        .changes()
+        .forEach(
+            (key, value) -> {
+              if (value instanceof LocalValue.NamedStylesAre named) {
+                changes.put(
+                    key,
+                    new LocalValue.NamedStylesAre(
+                        named.ids().stream()
+                            .filter(id -> here.namedStyle(id).isPresent())
+                            .toList()));
+                for (String id : named.ids()) {
+                  if (here.namedStyle(id).isEmpty()) {
+                    spelledOut(id, key.node(), here)
+                        .forEach(
+                            (setting, said) -> {
+                              if (allowed.test(setting)
+                                  && !placement.changes().containsKey(setting)) {
+                                changes.put(setting, said);
+                              }
+                            });
+                  }
+                }
+              } else if (value instanceof LocalValue.StyleIs is) {
+                changes.put(key, new LocalValue.StyleIs(is.value().map(v -> known(v, here))));
+              } else if (value instanceof LocalValue.PlacedUnder under) {
+                changes.put(
+                    key,
+                    new LocalValue.PlacedUnder(
+                        under.parent(), under.inserted().map(tree -> settled(tree, bench))));
+              } else {
+                changes.put(key, value);
+              }
+            });
+    return placement.withChanges(changes);
+  }
+
+  /** What the nodes that are placed can have; of a piece that is not here nothing is placed. */
+  private static Predicate<LocalKey> allowed(Placement placement, Bench bench) {
+    RevisionIndex shown;
+    try {
+      shown =
+          bench.library().expanded(placement.pieceId(), bench.showing().shownBy(placement)).index();
+    } catch (UnknownPiece notHere) {
+      return key -> false;
+    }
+    return key ->
+        key.aspect() instanceof Aspect.Style style
+            && shown
+                .node(key.node())
+                .filter(n -> Catalogue.hasStyle(n.kind(), style.key().property()))
+                .filter(n -> Catalogue.states(n.kind()).contains(style.key().state()))
+                .isPresent();
+  }
+
+  /** What a named style says, as settings of a node. */
+  private Map<LocalKey, LocalValue> spelledOut(String style, NodeId node, SiteFinishes here) {
+    Map<LocalKey, LocalValue> settings = new TreeMap<>();
+    styles
+        .getOrDefault(style, Map.of())
+        .forEach(
+            (key, value) ->
+                settings.put(
+                    new LocalKey(node, Aspect.style(key)),
+                    new LocalValue.StyleIs(Optional.of(known(value, here)))));
+    return settings;
   }
 
   private Mark known(Mark mark, SiteFinishes here) {

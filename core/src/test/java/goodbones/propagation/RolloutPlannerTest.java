@@ -90,4 +90,30 @@ class RolloutPlannerTest {
     assertThat(plan.status()).isEqualTo(PlacementPlan.Status.TO_DECIDE);
     assertThat(plan.after(Map.of()).pin()).contains(new Pin(1, Pin.Reason.WAITING));
   }
+
+  @Test
+  void whatTheRealPageAroundItSaysAlreadyIsNothingToSee() {
+    StyleKey colour = StyleKey.parse("color");
+    StyleValue red = StyleValue.literal("#aa0000");
+    Library library =
+        (piece, number) ->
+            new Revision(
+                piece,
+                number,
+                number == 1 ? OLD : OLD.change(HEADING, n -> n.withStyle(colour, red)),
+                "",
+                1);
+    Node page =
+        Node.of(Scene.PAGE, Kind.PAGE, "")
+            .withChildren(
+                List.of(
+                    Node.placing(Scene.PLACEMENT, "", Scene.PIECE)
+                        .withPlacement(Placement.of(Scene.PIECE))));
+    RolloutPlanner planner = new RolloutPlanner(library);
+    Release release = Release.of(Scene.PIECE, 2);
+    assertThat(planner.plan(release, Sites.of(page, 1)).get(0).status())
+        .isEqualTo(PlacementPlan.Status.CLEAN);
+    assertThat(planner.plan(release, Sites.of(page.withStyle(colour, red), 1)).get(0).status())
+        .isEqualTo(PlacementPlan.Status.NOTHING_TO_SEE);
+  }
 }

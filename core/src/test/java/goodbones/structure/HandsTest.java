@@ -8,13 +8,17 @@ import static goodbones.testing.Built.styled;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import goodbones.document.Aspect;
 import goodbones.document.Device;
 import goodbones.document.Edit;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
@@ -26,6 +30,7 @@ import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import goodbones.testing.Benches;
 import goodbones.testing.HouseFinishes;
+import goodbones.testing.Shelf;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -156,6 +161,50 @@ class HandsTest {
         .containsEntry(StyleKey.parse("color"), StyleValue.literal("#123456"))
         .containsEntry(StyleKey.parse("font-size"), StyleValue.token("size.text"));
     assertThat(there.content().get("words")).isEqualTo(text.content().get("words"));
+  }
+
+  @Test
+  void aLocalChangeToAStyleThatASiteDoesNotKnowKeepsItsLook() {
+    StyleKey colour = StyleKey.parse("color");
+    NamedStyle own =
+        new NamedStyle(
+            "own",
+            "Own",
+            Map.of(
+                colour,
+                StyleValue.literal("#123456"),
+                StyleKey.parse("columns"),
+                StyleValue.literal("8 4")));
+    SiteFinishes here =
+        new SiteFinishes(HouseFinishes.house().withNamedStyles(List.of(own)), Map.of());
+    Shelf shelf = new Shelf();
+    shelf.keep("piece", node("s", Kind.SECTION).withChildren(List.of(node("t", Kind.TEXT))));
+    LocalKey named = new LocalKey(NodeId.of("t"), Aspect.NAMED_STYLES);
+    Node placed =
+        Node.placing(NodeId.of("p"), "", "piece")
+            .withPlacement(
+                Placement.of("piece")
+                    .withSettled(1)
+                    .withChange(named, Optional.of(new LocalValue.NamedStylesAre(List.of("own")))));
+    Node page = page(placed);
+    Bench from =
+        new Bench(page, shelf.editor().shown(page), here, bench(page).ids(), shelf, Showing.BOUND);
+    Bench to =
+        new Bench(
+            page(),
+            Shown.of(page()),
+            bench(page).finishes(),
+            bench(page).ids(),
+            shelf,
+            Showing.BOUND);
+    Clip clip = Clip.of(from, List.of(NodeId.of("p/s")));
+    Placement there = clip.at(to, EVERYTHING).get(0).placement().orElseThrow();
+    assertThat(there.changes())
+        .containsEntry(named, new LocalValue.NamedStylesAre(List.of()))
+        .containsEntry(
+            new LocalKey(NodeId.of("t"), Aspect.style(colour)),
+            new LocalValue.StyleIs(Optional.of(StyleValue.literal("#123456"))))
+        .hasSize(2);
   }
 
   @Test

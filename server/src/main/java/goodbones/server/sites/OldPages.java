@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
  * where is written down beside the documents.
  */
 @Component
-class OldPages implements SmartInitializingSingleton {
+public class OldPages implements SmartInitializingSingleton {
   private final PageRepository pages;
   private final Sites sites;
   private final Pieces pieces;
@@ -31,6 +31,12 @@ class OldPages implements SmartInitializingSingleton {
   @Override
   @Transactional
   public void afterSingletonsInstantiated() {
+    carryOver();
+  }
+
+  /** Does that once; what is carried over already stays as it is. */
+  @Transactional
+  public void carryOver() {
     List<PageEntity> unsettled = pages.unsettled();
     for (PageEntity page : unsettled) {
       Node root = sites.adopted(page.siteId()).settled(read(page));
