@@ -20,6 +20,8 @@ export type FramesProps = {
   lead: DeviceKey;
   inHand: NodeView;
   also: readonly NodeView[];
+  /** The names of what is placed, by path. */
+  pieces: ReadonlyMap<string, string>;
   /** The element whose words are being edited on the canvas; empty for none. */
   typing: string;
   /** In whose look it is drawn; empty for the house's. */
@@ -305,6 +307,7 @@ function Pane(props: PaneProps) {
               canvas={canvas}
               chain={chain}
               also={also}
+              pieces={props.pieces}
               scale={scale}
               room={device.width * scale}
               quiet={!isLead}

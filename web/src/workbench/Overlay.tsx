@@ -3,11 +3,18 @@ import type { Canvas } from './LiveFrame';
 import { levelOf, stroke } from './levels';
 import type { NodeView } from './source';
 
-type Shape = Box & { id: string; kind: string };
+type Shape = Box & {
+  id: string;
+  kind: string;
+  /** The piece that is placed here; empty if none is. */
+  piece: string;
+};
 
 type Props = {
   canvas: Canvas | undefined;
   chain: readonly NodeView[];
+  /** The names of what is placed, by path. */
+  pieces: ReadonlyMap<string, string>;
   /** What else is in hand. */
   also: readonly NodeView[];
   scale: number;
@@ -19,20 +26,24 @@ type Props = {
 function shapesOf(
   canvas: Canvas | undefined,
   nodes: readonly NodeView[],
+  pieces: ReadonlyMap<string, string>,
   scale: number,
 ): readonly Shape[] {
-  return nodes.flatMap(({ id, kind }) => {
+  return nodes.flatMap((node, i) => {
+    const { id, kind, placement } = node;
+    const around = nodes[i - 1]?.placement ?? '';
+    const piece = placement === around ? '' : (pieces.get(placement) ?? '');
     const box = kind === 'page' ? undefined : boxOf(canvas, id);
     if (!box) return [];
     const [x, y] = [box.x * scale, box.y * scale];
-    return [{ id, kind, x, y, width: box.width * scale, height: box.height * scale }];
+    return [{ id, kind, piece, x, y, width: box.width * scale, height: box.height * scale }];
   });
 }
 
 /** The lines of the levels around the thing in hand, with a light halo that reads on any picture. */
-export function Overlay({ canvas, chain, also, scale, room, quiet = false }: Props) {
-  const shapes = shapesOf(canvas, chain, scale);
-  const others = shapesOf(canvas, also, scale);
+export function Overlay({ canvas, chain, also, pieces, scale, room, quiet = false }: Props) {
+  const shapes = shapesOf(canvas, chain, pieces, scale);
+  const others = shapesOf(canvas, also, pieces, scale);
   const inHand = shapes[shapes.length - 1];
   return (
     <div className="absolute inset-0 pointer-events-none" aria-hidden>
@@ -62,6 +73,17 @@ function Lines({ shape, quiet }: { shape: Shape; quiet: boolean }) {
     <g>
       <rect {...rect} stroke="#fff" strokeOpacity={0.9} strokeWidth={line.width + 2.5} />
       <rect {...rect} stroke="#1d2327" strokeWidth={line.width} strokeDasharray={line.dash} />
+      {shape.piece && !quiet && (
+        <rect
+          {...rect}
+          x={rect.x - 4}
+          y={rect.y - 4}
+          width={rect.width + 8}
+          height={rect.height + 8}
+          stroke="#1d2327"
+          strokeWidth={1}
+        />
+      )}
     </g>
   );
 }
@@ -85,6 +107,7 @@ function LevelName({ shape, room }: { shape: Shape; room: number }) {
       style={place}
     >
       {shape.kind}
+      {shape.piece && <span className="normal-case"> from {shape.piece}</span>}
     </span>
   );
 }

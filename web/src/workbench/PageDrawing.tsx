@@ -1,6 +1,7 @@
 import { useDraggable } from '@dnd-kit/core';
 import { Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { count } from '../ui/count';
 import { Mark } from '../ui/States';
 import { boxOf } from './geometry';
 import { LandingMark } from './LandingMark';
@@ -39,6 +40,7 @@ export function PageDrawing(props: Props) {
     if (canvas && surface.current) onCanvas(canvas, surface.current);
   }, [canvas, onCanvas]);
   const strips = stripsOf(canvas, tree);
+  const inside = piecesInside(tree, placements);
   return (
     <div className="flex gap-1.5">
       <ol aria-hidden className="relative w-7 text-[10.5px] text-soft">
@@ -72,6 +74,7 @@ export function PageDrawing(props: Props) {
               key={strip.node.id}
               {...strip}
               placement={placements.find((p) => p.id === strip.node.placement)}
+              inside={inside.get(strip.node.id) ?? []}
               current={strip.node.id === inHand}
               renaming={renaming && strip.node.id === inHand}
               onPick={onPick}
@@ -85,6 +88,23 @@ export function PageDrawing(props: Props) {
       </div>
     </div>
   );
+}
+
+/** For each strip, the names of the pieces that stand in it, not counting what it is itself. */
+function piecesInside(
+  tree: Tree,
+  placements: readonly PlacementView[],
+): ReadonlyMap<string, readonly string[]> {
+  const names = new Map(placements.map((p) => [p.id, p.pieceName]));
+  const inside = new Map<string, string[]>();
+  for (const node of tree.nodes) {
+    const name = names.get(node.placement);
+    const strip = tree.chain(node)[1];
+    if (!name || !strip || strip.id === node.id) continue;
+    if (tree.parent(node)?.placement === node.placement) continue;
+    inside.set(strip.id, [...(inside.get(strip.id) ?? []), name]);
+  }
+  return inside;
 }
 
 type Place = { node: NodeView; top: number; height: number };
@@ -110,11 +130,13 @@ type StripProps = Pick<Props, 'onPick' | 'onRename' | 'onRenamed' | 'onBetween' 
   top: number;
   height: number;
   placement: PlacementView | undefined;
+  /** The names of the pieces that stand in it. */
+  inside: readonly string[];
   current: boolean;
 };
 
 function Strip(props: StripProps) {
-  const { node, top, height, placement, current, renaming } = props;
+  const { node, top, height, placement, inside, current, renaming } = props;
   const { onPick, onRename, onRenamed, onBetween } = props;
   const { setNodeRef, listeners } = useDraggable({
     id: `strip ${node.id}`,
@@ -141,6 +163,11 @@ function Strip(props: StripProps) {
         {placement && drawn > 44 && (
           <span className="absolute top-1 right-1">
             <StripMark placement={placement} />
+          </span>
+        )}
+        {!placement && inside.length > 0 && drawn > 44 && (
+          <span className="absolute top-1 right-1" title={inside.join(', ')}>
+            <Mark tone="library">{count(inside.length, 'piece')} inside</Mark>
           </span>
         )}
         {!renaming && (

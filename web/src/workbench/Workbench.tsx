@@ -114,6 +114,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     [view.language, view.css, view.open, view.blocks],
   );
   const tree = useMemo(() => treeOf(view.page, view.blocks), [view.page, view.blocks]);
+  const pieceNames = useMemo(
+    () => new Map(view.placements.map((p) => [p.id, p.pieceName])),
+    [view.placements],
+  );
   const hand = useHand(tree);
   const { lead, inHand, others, held, now: current, pick, onLead } = hand;
   const heldIds = held.map((node) => node.id);
@@ -351,6 +355,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             lead={lead}
             inHand={inHand}
             also={others}
+            pieces={pieceNames}
             typing={typing}
             site={view.siteId}
             reference={reference}

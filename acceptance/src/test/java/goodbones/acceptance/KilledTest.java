@@ -126,8 +126,11 @@ class KilledTest {
     JsonNode plan = visitor.read("/api/rollouts/plan?piece=" + PIECE);
     List<String> sites = new ArrayList<>();
     List<Map<String, Object>> pages = new ArrayList<>();
+    List<Map<String, Object>> stamps = new ArrayList<>();
     for (JsonNode site : plan.path("sites")) {
       sites.add(site.path("id").asString());
+      stamps.add(
+          Map.of("siteId", site.path("id").asString(), "stamp", site.path("stamp").asLong()));
       for (JsonNode p : site.path("placements")) {
         pages.add(
             Map.of(
@@ -146,6 +149,8 @@ class KilledTest {
                 "revision", plan.path("revision").asInt(),
                 "sites", sites,
                 "pages", pages,
+                "stamps", stamps,
+                "accepted", List.of(),
                 "decisions", List.of()));
     if (applied.statusCode() != 200) {
       return;

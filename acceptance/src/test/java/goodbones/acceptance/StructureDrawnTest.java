@@ -13,6 +13,7 @@ import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.layout.Box;
+import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.structure.Bench;
 import goodbones.structure.Landing;
@@ -21,6 +22,7 @@ import goodbones.structure.Settings;
 import goodbones.structure.Wrapping;
 import goodbones.style.Cascade;
 import goodbones.style.Flow;
+import goodbones.testing.Benches;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -35,7 +37,13 @@ class StructureDrawnTest extends WithBrowser {
   private int next;
 
   private Bench bench(Node page) {
-    return new Bench(page, Shown.of(page), Drawn.BARE, () -> NodeId.of("fresh" + next++));
+    return new Bench(
+        page,
+        Shown.of(page),
+        Drawn.BARE,
+        () -> NodeId.of("fresh" + next++),
+        Benches.NO_PIECES,
+        Showing.BOUND);
   }
 
   private static Drawn draw(Node page, Device device) {

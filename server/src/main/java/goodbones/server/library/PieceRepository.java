@@ -13,6 +13,11 @@ interface PieceRepository extends JpaRepository<PieceEntity, String> {
           + " order by p.name")
   List<PieceName> names();
 
+  @Query(
+      "select new goodbones.server.library.PieceRevision(p.id, p.currentRevision)"
+          + " from PieceEntity p")
+  List<PieceRevision> currents();
+
   @Query("select p.version from PieceEntity p where p.id = :id")
   Optional<Long> version(String id);
 }

@@ -372,12 +372,22 @@ public class Pieces implements Library {
     return waiting;
   }
 
-  /** In each piece that contains one, the newest revision that follows from it. */
+  /** For each piece, the newest revision that follows from it in each piece that contains it. */
   @Transactional(readOnly = true)
-  public Map<String, Integer> followUps(String pieceId) {
-    Map<String, Integer> followUps = new TreeMap<>();
-    revisions.newestFollowUps(pieceId).forEach(r -> followUps.put(r.pieceId(), r.number()));
+  public Map<String, Map<String, Integer>> followUps() {
+    Map<String, Map<String, Integer>> followUps = new HashMap<>();
+    for (FollowingRevision r : revisions.newestFollowUps()) {
+      followUps.computeIfAbsent(r.followed(), id -> new TreeMap<>()).put(r.pieceId(), r.number());
+    }
     return followUps;
+  }
+
+  /** The numbers of the newest revisions of all pieces. */
+  @Transactional(readOnly = true)
+  public Map<String, Integer> currents() {
+    Map<String, Integer> currents = new HashMap<>();
+    pieces.currents().forEach(piece -> currents.put(piece.pieceId(), piece.number()));
+    return currents;
   }
 
   /**
@@ -460,28 +470,10 @@ public class Pieces implements Library {
     return placed.reach(graph().upwards(List.of(pieceId)));
   }
 
-  /** The sites on which a piece is placed itself. */
+  /** How often each piece is placed at each site. */
   @Transactional(readOnly = true)
-  public List<String> sitesUsing(String pieceId) {
-    return placed.sites(List.of(pieceId));
-  }
-
-  /** The sites on which one of some pieces is placed itself. */
-  @Transactional(readOnly = true)
-  public List<String> sitesUsing(Collection<String> pieceIds) {
-    return placed.sites(pieceIds);
-  }
-
-  /** Whether a placement at a site waits for an answer on another revision than the given one. */
-  @Transactional(readOnly = true)
-  public boolean isWaiting(String siteId, String pieceId, int current) {
-    return placed.hasWaiting(siteId, pieceId, current);
-  }
-
-  /** How many placements of some pieces a site has. */
-  @Transactional(readOnly = true)
-  public int placements(String siteId, Collection<String> pieceIds) {
-    return (int) placed.countAt(siteId, pieceIds);
+  public List<PlacedAt> placedAt() {
+    return placed.placedAt();
   }
 
   /** The pages of a site on which one of some pieces is placed with local changes. */

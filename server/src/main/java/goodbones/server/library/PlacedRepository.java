@@ -17,11 +17,6 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " from PlacedRow p where p.id.ownerKind = 'page' and p.pieceId in :pieces")
   Reach reach(Collection<String> pieces);
 
-  @Query(
-      "select distinct p.siteId from PlacedRow p"
-          + " where p.id.ownerKind = 'page' and p.pieceId in :pieces order by p.siteId")
-  List<String> sites(Collection<String> pieces);
-
   /** Pages on which a piece of a site is placed. */
   @Query(
       "select distinct p.id.ownerId from PlacedRow p where p.id.ownerKind = 'page'"
@@ -34,16 +29,14 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " and p.siteId = :site and p.pieceId in :pieces and p.changes > 0")
   List<String> changedPages(String site, Collection<String> pieces);
 
+  /** How often each piece is placed at each site, and how often it waits for an answer there. */
   @Query(
-      "select count(p) > 0 from PlacedRow p where p.id.ownerKind = 'page' and p.siteId = :site"
-          + " and p.pieceId = :piece and p.pinned is not null and p.held = false"
-          + " and p.pinned <> :current")
-  boolean hasWaiting(String site, String piece, int current);
-
-  @Query(
-      "select count(p) from PlacedRow p where p.id.ownerKind = 'page'"
-          + " and p.siteId = :site and p.pieceId in :pieces")
-  long countAt(String site, Collection<String> pieces);
+      "select new goodbones.server.library.PlacedAt(p.siteId, p.pieceId, count(p),"
+          + " sum(case when p.pinned is not null and p.held = false"
+          + " and p.pinned <> c.currentRevision then 1 else 0 end))"
+          + " from PlacedRow p, PieceEntity c where p.id.ownerKind = 'page' and c.id = p.pieceId"
+          + " group by p.siteId, p.pieceId")
+  List<PlacedAt> placedAt();
 
   /** Which pieces stand in which, by owner kind {@code piece} or {@code draft}. */
   @Query(

@@ -12,12 +12,13 @@ interface RevisionRepository extends CrudRepository<RevisionEntity, RevisionEnti
           + " from RevisionEntity r where r.id.pieceId = :pieceId order by r.id.number desc")
   List<RevisionInfo> infos(String pieceId);
 
-  /** The newest follow-up of a piece's releases in each piece that contains it. */
+  /** The newest follow-up of each piece's releases in each piece that contains it. */
   @Query(
-      "select new goodbones.server.library.PieceRevision(r.id.pieceId, max(r.id.number))"
-          + " from RevisionEntity r where r.followedPiece = :piece and r.goneBackOn = false"
-          + " group by r.id.pieceId")
-  List<PieceRevision> newestFollowUps(String piece);
+      "select new goodbones.server.library.FollowingRevision(r.followedPiece, r.id.pieceId,"
+          + " max(r.id.number)) from RevisionEntity r"
+          + " where r.followedPiece is not null and r.goneBackOn = false"
+          + " group by r.followedPiece, r.id.pieceId")
+  List<FollowingRevision> newestFollowUps();
 
   /** The follow-ups of a release. */
   List<RevisionEntity> findByFollowedPieceAndFollowedRevision(String piece, int revision);

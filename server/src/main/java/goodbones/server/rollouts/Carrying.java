@@ -2,6 +2,7 @@ package goodbones.server.rollouts;
 
 import goodbones.library.Adopted;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.PlacedAt;
 import goodbones.server.library.RevisionInfo;
 import goodbones.server.sites.Sites;
 import java.util.ArrayList;
@@ -66,34 +67,80 @@ class Carrying {
     }
   }
 
-  /** What carrying the current revision of a piece brings, at each site to which it brings any. */
-  List<Load> of(String pieceId) {
-    Map<String, Integer> followUps = pieces.followUps(pieceId);
-    Set<String> concerned = new TreeSet<>(followUps.keySet());
-    concerned.add(pieceId);
-    return pieces.sitesUsing(concerned).stream()
-        .map(site -> at(site, pieceId, followUps))
-        .filter(load -> !load.isEmpty())
-        .toList();
+  /** What is placed and adopted where at one moment, read once. */
+  final class Now {
+    private final Map<String, Map<String, PlacedAt>> placed = new TreeMap<>();
+    private final Map<String, Adopted> adopted = sites.adopted();
+    private final Map<String, Map<String, Integer>> followUps = pieces.followUps();
+    private final Map<String, Integer> currents = pieces.currents();
+
+    private Now() {
+      for (PlacedAt at : pieces.placedAt()) {
+        placed.computeIfAbsent(at.siteId(), id -> new TreeMap<>()).put(at.pieceId(), at);
+      }
+    }
+
+    /**
+     * What carrying the current revision of a piece brings, at each site to which it brings any.
+     */
+    List<Load> of(String pieceId) {
+      return placed.keySet().stream()
+          .map(site -> at(site, pieceId))
+          .filter(load -> !load.isEmpty())
+          .toList();
+    }
+
+    private Load at(String site, String pieceId) {
+      Map<String, PlacedAt> here = placed.getOrDefault(site, Map.of());
+      Map<String, Integer> shown = adopted.getOrDefault(site, new Adopted(Map.of())).revisions();
+      Map<String, Integer> release = new TreeMap<>();
+      int current = currents.getOrDefault(pieceId, 0);
+      PlacedAt itself = here.get(pieceId);
+      if (itself != null && (shown.getOrDefault(pieceId, 0) != current || itself.waiting() > 0)) {
+        release.put(pieceId, current);
+      }
+      List<Along> along = new ArrayList<>();
+      followUps
+          .getOrDefault(pieceId, Map.of())
+          .forEach(
+              (container, to) -> {
+                int from = shown.getOrDefault(container, 0);
+                if (from > 0 && from < to && here.containsKey(container)) {
+                  along.add(new Along(container, from, to, brings(container, pieceId, from, to)));
+                }
+              });
+      return new Load(site, release, along);
+    }
+
+    /** How many placements a load is about. */
+    int placements(Load load) {
+      Map<String, PlacedAt> here = placed.getOrDefault(load.siteId(), Map.of());
+      return load.pieces().stream()
+          .filter(here::containsKey)
+          .mapToInt(piece -> here.get(piece).placements())
+          .sum();
+    }
+
+    /**
+     * Whether all that a site would get of a piece are follow-ups, which come with what they
+     * follow.
+     */
+    boolean onlyFollows(String siteId, String pieceId) {
+      int from =
+          adopted.getOrDefault(siteId, new Adopted(Map.of())).revisions().getOrDefault(pieceId, 0);
+      List<RevisionInfo> newer =
+          pieces.revisions(pieceId).stream().filter(r -> r.number() > from).toList();
+      return !newer.isEmpty() && newer.stream().allMatch(RevisionInfo::isFollowUp);
+    }
   }
 
-  private Load at(String site, String pieceId, Map<String, Integer> followUps) {
-    Adopted adopted = sites.adopted(site);
-    Map<String, Integer> release = new TreeMap<>();
-    int current = pieces.current(pieceId);
-    if (pieces.placements(site, List.of(pieceId)) > 0
-        && (adopted.of(pieceId) != current || pieces.isWaiting(site, pieceId, current))) {
-      release.put(pieceId, current);
-    }
-    List<Along> along = new ArrayList<>();
-    followUps.forEach(
-        (container, to) -> {
-          int from = adopted.revisions().getOrDefault(container, 0);
-          if (from > 0 && from < to && pieces.placements(site, List.of(container)) > 0) {
-            along.add(new Along(container, from, to, brings(container, pieceId, from, to)));
-          }
-        });
-    return new Load(site, release, along);
+  Now now() {
+    return new Now();
+  }
+
+  /** What carrying the current revision of a piece brings, at each site to which it brings any. */
+  List<Load> of(String pieceId) {
+    return now().of(pieceId);
   }
 
   /** The revisions on the way that are not follow-ups of the piece. */
@@ -102,15 +149,5 @@ class Carrying {
         .filter(r -> r.number() > from && r.number() <= to && !r.goneBackOn())
         .filter(r -> !r.followedPiece().equals(pieceId))
         .toList();
-  }
-
-  /**
-   * Whether all that a site would get of a piece are follow-ups, which come with what they follow.
-   */
-  boolean onlyFollows(String siteId, String pieceId) {
-    int from = sites.adopted(siteId).revisions().getOrDefault(pieceId, 0);
-    List<RevisionInfo> newer =
-        pieces.revisions(pieceId).stream().filter(r -> r.number() > from).toList();
-    return !newer.isEmpty() && newer.stream().allMatch(RevisionInfo::isFollowUp);
   }
 }

@@ -73,12 +73,12 @@ class Planning {
   Overview overview() {
     List<Waiting> waiting = new ArrayList<>();
     Map<String, String> names = pieces.names();
+    Carrying.Now now = carrying.now();
     names.forEach(
         (id, name) -> {
           List<Carrying.Load> loads =
-              carrying.of(id).stream()
-                  .filter(
-                      load -> load.release().isEmpty() || !carrying.onlyFollows(load.siteId(), id))
+              now.of(id).stream()
+                  .filter(load -> load.release().isEmpty() || !now.onlyFollows(load.siteId(), id))
                   .toList();
           if (!loads.isEmpty()) {
             int current = pieces.current(id);
@@ -89,9 +89,7 @@ class Planning {
                     current,
                     note(id, current),
                     loads.stream().map(load -> sites.get(load.siteId()).name()).toList(),
-                    loads.stream()
-                        .mapToInt(load -> pieces.placements(load.siteId(), load.pieces()))
-                        .sum(),
+                    loads.stream().mapToInt(now::placements).sum(),
                     loads.stream().mapToInt(this::toDecide).sum()));
           }
         });

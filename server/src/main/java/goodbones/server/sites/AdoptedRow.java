@@ -24,6 +24,10 @@ class AdoptedRow {
     this.revision = revision;
   }
 
+  String siteId() {
+    return id.siteId();
+  }
+
   String pieceId() {
     return id.pieceId();
   }

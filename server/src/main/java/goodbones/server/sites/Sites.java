@@ -130,6 +130,22 @@ public class Sites {
             .collect(Collectors.toMap(AdoptedRow::pieceId, AdoptedRow::revision)));
   }
 
+  /** What every site has adopted, by the ids of the sites. */
+  @Transactional(readOnly = true)
+  public Map<String, Adopted> adopted() {
+    Map<String, Map<String, Integer>> revisions = new HashMap<>();
+    adopted
+        .findAll()
+        .forEach(
+            row ->
+                revisions
+                    .computeIfAbsent(row.siteId(), id -> new HashMap<>())
+                    .put(row.pieceId(), row.revision()));
+    Map<String, Adopted> all = new HashMap<>();
+    revisions.forEach((site, its) -> all.put(site, new Adopted(its)));
+    return all;
+  }
+
   /** What a site had adopted when it had a stamp. */
   @Transactional(readOnly = true)
   public Adopted adopted(String siteId, long stamp) {

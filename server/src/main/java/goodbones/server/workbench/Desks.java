@@ -107,14 +107,6 @@ class Desks {
     pieces.follow(kept.id(), asked -> Optional.empty());
   }
 
-  /** The sites that use a piece and show an older revision than the current one. */
-  List<String> behind(PieceState piece) {
-    return pieces.sitesUsing(piece.id()).stream()
-        .filter(site -> sites.adopted(site).of(piece.id()) != piece.current())
-        .map(site -> sites.get(site).name())
-        .toList();
-  }
-
   private final class PageDesk implements Desk {
     private final PageState page;
     private final SiteInfo site;
@@ -408,7 +400,10 @@ class Desks {
     @Override
     public PieceDraft piece() {
       return new PieceDraft(
-          piece.current(), piece.draft(), pieces.reach(piece.id()), behind(piece));
+          piece.current(),
+          piece.draft(),
+          pieces.reach(piece.id()),
+          new Behind(pieces, sites).of(piece));
     }
 
     @Override

@@ -18,18 +18,17 @@ class PieceShelf {
   private final Sites sites;
   private final FinishesStore finishes;
   private final Frames frames;
-  private final Desks desks;
 
-  PieceShelf(Pieces pieces, Sites sites, FinishesStore finishes, Frames frames, Desks desks) {
+  PieceShelf(Pieces pieces, Sites sites, FinishesStore finishes, Frames frames) {
     this.pieces = pieces;
     this.sites = sites;
     this.finishes = finishes;
     this.frames = frames;
-    this.desks = desks;
   }
 
   @Transactional(readOnly = true)
   List<Views.PieceCard> cards() {
+    Behind behind = new Behind(pieces, sites);
     return pieces.all().stream()
         .map(
             piece ->
@@ -41,7 +40,7 @@ class PieceShelf {
                     piece.current(),
                     piece.draft(),
                     pieces.reach(piece.id()),
-                    desks.behind(piece)))
+                    behind.of(piece)))
         .toList();
   }
 
