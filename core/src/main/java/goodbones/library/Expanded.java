@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,7 +29,10 @@ public final class Expanded {
   private final int depth;
   private @Nullable RevisionIndex index;
   private @Nullable Node drawn;
-  private final Map<Expanded, Relocations> since = new ConcurrentHashMap<>();
+  private volatile @Nullable Since since;
+
+  /** Asked again and again for the revision before, and only for that. */
+  private record Since(Expanded before, Relocations relocations) {}
 
   Expanded(Node root, Map<NodeId, Origin> origins, int depth) {
     this.root = root;
@@ -86,12 +88,12 @@ public final class Expanded {
 
   /** Where nodes of the revision before stand here, if their paths changed. */
   public Relocations since(Expanded before) {
-    Relocations known = since.get(before);
-    if (known == null) {
-      known = Relocations.between(before.index(), index());
-      since.put(before, known);
+    Since known = since;
+    if (known == null || known.before() != before) {
+      known = new Since(before, Relocations.between(before.index(), index()));
+      since = known;
     }
-    return known;
+    return known.relocations();
   }
 
   /** The tree made quick to ask, once. */

@@ -14,6 +14,7 @@ import goodbones.library.Members;
 import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
+import goodbones.testing.Runs;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -25,7 +26,7 @@ import org.junit.jupiter.api.Test;
 
 /** The laws of showing a newer revision under local changes, on generated trees and edits. */
 class RebaseLawsTest {
-  private static final int SCENES = 2500;
+  private static final int SCENES = Runs.of(2_000, 20_000);
 
   private static void everyScene(int releases, Consumer<Scene> check) {
     for (long seed = 1; seed <= SCENES; seed++) {

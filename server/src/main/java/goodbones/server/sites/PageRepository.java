@@ -25,6 +25,9 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
   @Query("select s.stamp from SiteEntity s, PageEntity p where p.id = :id and s.id = p.siteId")
   Optional<Long> stamp(String id);
 
+  @Query("select p.siteId from PageEntity p where p.id = :id")
+  Optional<String> siteId(String id);
+
   @Query("select p.title from PageEntity p where p.id = :id")
   Optional<String> title(String id);
 

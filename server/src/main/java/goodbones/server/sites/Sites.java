@@ -167,6 +167,16 @@ public class Sites {
     return site(siteId).stamp();
   }
 
+  /**
+   * The site of a page, without reading the page.
+   *
+   * @throws NotFound if there is no such page
+   */
+  @Transactional(readOnly = true)
+  public String siteOf(String pageId) {
+    return pages.siteId(pageId).orElseThrow(() -> new NotFound("page", pageId));
+  }
+
   /** The stamp of the site of a page. */
   @Transactional(readOnly = true)
   public long stampOf(String pageId) {

@@ -88,7 +88,7 @@ class Desks {
 
   /** A page that nobody else changes, nor what its site has adopted, until the transaction ends. */
   Desk pageHeld(String id) {
-    sites.hold(sites.page(id).siteId());
+    sites.hold(sites.siteOf(id));
     return page(id);
   }
 
