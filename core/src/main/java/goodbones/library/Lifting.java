@@ -16,7 +16,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
 /**
@@ -271,11 +270,5 @@ public final class Lifting {
             }
           });
     }
-  }
-
-  /** Ids that were given out, so that each node gets one. */
-  public static UnaryOperator<NodeId> remembered(Supplier<NodeId> fresh) {
-    Map<NodeId, NodeId> given = new HashMap<>();
-    return id -> given.computeIfAbsent(id, each -> fresh.get());
   }
 }

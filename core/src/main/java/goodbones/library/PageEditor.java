@@ -5,6 +5,7 @@ import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Editor;
 import goodbones.document.Fault;
+import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -62,8 +63,13 @@ public final class PageEditor {
       inverses.add(0, edited.inverse());
       now = edited.root();
     }
-    now = settled(page, now, inverses);
-    requireNoneNew(page, now);
+    return finished(page, now, inverses);
+  }
+
+  /** What every way to another document ends with: it is settled, and allowed. */
+  private Edited finished(Node before, Node after, List<Edit> inverses) {
+    Node now = settled(before, after, inverses);
+    requireNoneNew(before, now);
     return new Edited(now, inverses.size() == 1 ? inverses.get(0) : new Edit.Group(inverses));
   }
 
@@ -149,7 +155,7 @@ public final class PageEditor {
           List.of(
               new Fault(
                   id,
-                  "",
+                  Kind.PLACEMENT.title(),
                   "What would be seen again was changed here on an earlier revision of the piece,"
                       + " and the library changed or removed the same since; nothing was"
                       + " changed")));
@@ -174,10 +180,7 @@ public final class PageEditor {
     Edit edit = relocated(page, asked);
     requireTargets(page, edit);
     Edited edited = Editor.apply(page, edit);
-    List<Edit> inverses = new ArrayList<>(List.of(edited.inverse()));
-    Node now = settled(page, edited.root(), inverses);
-    requireNoneNew(page, now);
-    return new Edited(now, inverses.size() == 1 ? inverses.get(0) : new Edit.Group(inverses));
+    return finished(page, edited.root(), new ArrayList<>(List.of(edited.inverse())));
   }
 
   /** A change that is brought back is aimed at where its node stands now. */

@@ -131,13 +131,21 @@ class DepthApiTest {
     JsonNode after = api.page("sf-home");
     assertThat(after.path("version")).isEqualTo(before.path("version"));
     assertThat(after.path("stamp").asLong()).isGreaterThan(before.path("stamp").asLong());
-    String at = "/api/pages/sf-home/edits";
-    Map<String, Object> same =
+    assertThat(styledOn(before, "border-radius", "3px").status())
+        .as("the library changed the same")
+        .isEqualTo(409);
+    assertThat(Api.html(ok(styledOn(before, "font-weight", "700")))).contains("font-weight:700");
+  }
+
+  /** Sets something at the button on the page, as seen on an older canvas. */
+  private Api.Answer styledOn(JsonNode canvas, String property, String value) {
+    return api.write(
+        "/api/pages/sf-home/edits",
         Map.of(
             "version",
-            before.path("version").asLong(),
+            canvas.path("version").asLong(),
             "stamp",
-            before.path("stamp").asLong(),
+            canvas.path("stamp").asLong(),
             "edit",
             Api.parts(
                 "type",
@@ -145,31 +153,11 @@ class DepthApiTest {
                 "nodes",
                 List.of(insideTheBand("sf-home")),
                 "property",
-                "border-radius",
+                property,
                 "device",
                 "desktop",
                 "value",
-                "3px"));
-    assertThat(api.write(at, same).status()).as("the library changed the same").isEqualTo(409);
-    Map<String, Object> other =
-        Map.of(
-            "version",
-            before.path("version").asLong(),
-            "stamp",
-            before.path("stamp").asLong(),
-            "edit",
-            Api.parts(
-                "type",
-                "STYLE",
-                "nodes",
-                List.of(insideTheBand("sf-home")),
-                "property",
-                "font-weight",
-                "device",
-                "desktop",
-                "value",
-                "700"));
-    assertThat(Api.html(ok(api.write(at, other)))).contains("font-weight:700");
+                value)));
   }
 
   @Test
