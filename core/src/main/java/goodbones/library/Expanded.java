@@ -86,6 +86,12 @@ public final class Expanded {
     return depth;
   }
 
+  /** How many placements stand in each other, with the one in which this is placed at a path. */
+  public int depthAt(NodeId path) {
+    int around = (int) path.value().chars().filter(c -> c == '/').count();
+    return around + 1 + depth;
+  }
+
   /** Where nodes of the revision before stand here, if their paths changed. */
   public Relocations since(Expanded before) {
     Since known = since;
@@ -160,7 +166,7 @@ public final class Expanded {
                     changed.getOrDefault(each.id(), Set.of()),
                     inner));
           });
-      int deep = 1 + Math.max(piece.depth(), inserts.depth);
+      int deep = Math.max(piece.depthAt(node.id()), 1 + inserts.depth);
       if (deep > NESTING_LIMIT) {
         throw Refused.at(
             node,

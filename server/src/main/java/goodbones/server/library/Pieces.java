@@ -294,8 +294,7 @@ public class Pieces implements Library {
   private void requireShallow(PieceEntity piece) {
     List<String> concerned = graph().upwards(List.of(piece.id()));
     for (PlacedRow row : placed.onPages(concerned)) {
-      int around = (int) row.path().chars().filter(c -> c == '/').count();
-      int depth = around + 1 + expanded(row.pieceId(), current(row.pieceId())).depth();
+      int depth = expanded(row.pieceId(), current(row.pieceId())).depthAt(NodeId.of(row.path()));
       if (depth > Expanded.NESTING_LIMIT) {
         throw new BadInput(
             "draft",

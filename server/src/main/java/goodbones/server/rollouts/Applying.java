@@ -84,15 +84,17 @@ class Applying {
         request.stamps().stream()
             .collect(Collectors.toMap(SiteStamp::siteId, SiteStamp::stamp, (a, b) -> b));
     Map<String, Settlement> decided = Decisions.read(request.decisions());
-    Map<String, Carrying.Load> loads =
+    Map<String, Carrying.ToSite> loads =
         carrying.of(piece.id()).stream()
-            .collect(Collectors.toMap(Carrying.Load::siteId, Function.identity()));
+            .collect(Collectors.toMap(Carrying.ToSite::siteId, Function.identity()));
     List<Rollout.AdoptedStep> adopted = new ArrayList<>();
     List<Rollout.WrittenStep> written = new ArrayList<>();
     for (String siteId : request.sites()) {
-      Carrying.Load load = loads.get(siteId);
+      Carrying.ToSite load = loads.get(siteId);
       Map<String, Integer> revisions =
-          load == null ? Map.of() : load.revisions(Planning.accepted(load, request.accepted()));
+          load == null
+              ? Map.of()
+              : load.load().revisions(Planning.accepted(load, request.accepted()));
       if (load == null || revisions.isEmpty()) {
         throw new BadInput(
             "sites", sites.get(siteId).name() + " shows this revision everywhere already");

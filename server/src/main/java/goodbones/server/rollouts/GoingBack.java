@@ -61,8 +61,8 @@ class GoingBack {
     }
     int next = pieces.goBack(request.pieceId(), request.version(), request.revision());
     List<Rollout.AdoptedStep> adopted = new ArrayList<>();
-    for (Carrying.Load load : carrying.of(request.pieceId())) {
-      Map<String, Integer> revisions = load.revisions(Set.of());
+    for (Carrying.ToSite load : carrying.of(request.pieceId())) {
+      Map<String, Integer> revisions = load.load().revisions(Set.of());
       boolean nothingNew =
           planning.plans(load, Set.of()).stream()
               .allMatch(plan -> plan.status() == PlacementPlan.Status.NOTHING_TO_SEE);

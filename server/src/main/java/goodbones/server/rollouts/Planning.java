@@ -6,6 +6,7 @@ import goodbones.library.Adopted;
 import goodbones.library.Placements;
 import goodbones.library.Shown;
 import goodbones.propagation.Difference;
+import goodbones.propagation.Load;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Question;
 import goodbones.propagation.Release;
@@ -76,9 +77,11 @@ class Planning {
     Carrying.Now now = carrying.now();
     names.forEach(
         (id, name) -> {
-          List<Carrying.Load> loads =
+          List<Carrying.ToSite> loads =
               now.of(id).stream()
-                  .filter(load -> load.release().isEmpty() || !now.onlyFollows(load.siteId(), id))
+                  .filter(
+                      load ->
+                          load.load().release().isEmpty() || !now.onlyFollows(load.siteId(), id))
                   .toList();
           if (!loads.isEmpty()) {
             int current = pieces.current(id);
@@ -97,8 +100,8 @@ class Planning {
   }
 
   /** Only what is changed locally can ask. */
-  private int toDecide(Carrying.Load load) {
-    Map<String, Integer> revisions = load.revisions(Set.of());
+  private int toDecide(Carrying.ToSite load) {
+    Map<String, Integer> revisions = load.load().revisions(Set.of());
     List<String> changed =
         revisions.isEmpty() ? List.of() : pieces.changedPages(load.siteId(), revisions.keySet());
     return (int)
@@ -167,15 +170,15 @@ class Planning {
     return overview();
   }
 
-  static Set<String> accepted(Carrying.Load load, List<SitePiece> accepted) {
+  static Set<String> accepted(Carrying.ToSite load, List<SitePiece> accepted) {
     return accepted.stream()
         .filter(one -> one.siteId().equals(load.siteId()))
         .map(SitePiece::pieceId)
         .collect(Collectors.toSet());
   }
 
-  List<PlacementPlan> plans(Carrying.Load load, Set<String> accepted) {
-    Map<String, Integer> revisions = load.revisions(accepted);
+  List<PlacementPlan> plans(Carrying.ToSite load, Set<String> accepted) {
+    Map<String, Integer> revisions = load.load().revisions(accepted);
     return plans(load.siteId(), revisions, pieces.pagesUsing(load.siteId(), revisions.keySet()));
   }
 
@@ -220,16 +223,16 @@ class Planning {
     long begun = System.nanoTime();
     PieceState piece = pieces.get(pieceId);
     List<SitePlan> views = new ArrayList<>();
-    for (Carrying.Load load : carrying.of(piece.id())) {
+    for (Carrying.ToSite load : carrying.of(piece.id())) {
       Set<String> accepted = accepted(load, along);
       List<PlacementPlan> plans = plans(load, accepted);
-      if (!plans.isEmpty() || load.along().stream().anyMatch(Carrying.Along::isOffered)) {
+      if (!plans.isEmpty() || load.load().along().stream().anyMatch(Load.Along::isOffered)) {
         views.add(
             new SitePlan(
                 load.siteId(),
                 sites.get(load.siteId()).name(),
                 sites.stamp(load.siteId()),
-                load.along().stream().map(one -> view(one, accepted)).toList(),
+                load.load().along().stream().map(one -> view(one, accepted)).toList(),
                 plans.stream().map(this::view).toList()));
       }
     }
@@ -242,7 +245,7 @@ class Planning {
         views);
   }
 
-  private RolloutViews.Along view(Carrying.Along along, Set<String> accepted) {
+  private RolloutViews.Along view(Load.Along along, Set<String> accepted) {
     return new RolloutViews.Along(
         along.pieceId(),
         pieces.get(along.pieceId()).name(),
@@ -250,13 +253,7 @@ class Planning {
         along.to(),
         along.isOffered(),
         !along.isOffered() || accepted.contains(along.pieceId()),
-        along.brings().stream().map(r -> r.number() + ": " + told(r)).toList());
-  }
-
-  private String told(RevisionInfo revision) {
-    return revision.isFollowUp()
-        ? "with " + pieces.get(revision.followedPiece()).name() + " " + revision.followedRevision()
-        : revision.note();
+        carrying.told(along.pieceId(), along.brings()));
   }
 
   private RolloutPlacement view(PlacementPlan plan) {
@@ -295,10 +292,10 @@ class Planning {
     Map<String, Settlement> decided = Decisions.read(request.decisions());
     Map<NodeId, Placement> after = new HashMap<>();
     Map<String, Integer> revisions = new HashMap<>();
-    for (Carrying.Load load : carrying.of(request.pieceId())) {
+    for (Carrying.ToSite load : carrying.of(request.pieceId())) {
       if (load.siteId().equals(page.siteId())) {
         Set<String> accepted = accepted(load, request.accepted());
-        revisions.putAll(load.revisions(accepted));
+        revisions.putAll(load.load().revisions(accepted));
         for (PlacementPlan plan : plans(load.siteId(), revisions, List.of(page.id()))) {
           Map<String, Settlement> decisions = Decisions.of(plan, decided);
           for (Question question : plan.questions()) {

@@ -4,10 +4,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
-import goodbones.document.LocalKey;
-import goodbones.document.LocalValue;
 import goodbones.document.Node;
-import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.References;
 import goodbones.library.Adopted;
@@ -16,6 +13,7 @@ import goodbones.library.PageEditor;
 import goodbones.library.Placements;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.propagation.MadeBefore;
 import goodbones.propagation.Rebasing;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
@@ -33,9 +31,8 @@ import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import java.util.List;
-import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -187,24 +184,11 @@ class Desks {
       if (then == stamp) {
         return;
       }
-      Adopted before = sites.adopted(site.id(), then);
-      Rebasing rebasing = new Rebasing(pieces, adopted);
-      Map<NodeId, Placement> old = Placements.of(page.root());
-      Placements.of(after)
-          .forEach(
-              (path, placement) -> {
-                Placement was = old.getOrDefault(path, placement);
-                Map<LocalKey, LocalValue> made = new TreeMap<>(placement.changes());
-                made.entrySet().removeAll(was.changes().entrySet());
-                int seen = before.shownBy(was);
-                int shows = adopted.shownBy(placement);
-                Placement alone =
-                    Placement.of(placement.pieceId()).withSettled(seen).withChanges(made);
-                if (seen != shows
-                    && !made.isEmpty()
-                    && rebasing.settle(path, alone, shows).pin().isPresent()) {
-                  throw new Stale("“" + pieces.get(placement.pieceId()).name() + "”");
-                }
+      MadeBefore.asks(page.root(), after, sites.adopted(site.id(), then), adopted, pieces)
+          .ifPresent(
+              path -> {
+                Placement placement = Objects.requireNonNull(Placements.of(after).get(path));
+                throw new Stale("“" + pieces.get(placement.pieceId()).name() + "”");
               });
     }
 
