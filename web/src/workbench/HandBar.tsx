@@ -80,7 +80,7 @@ export function HandBar({ kind, count, onAct }: Props) {
             onClick={(event) => {
               onAct(action, event.currentTarget.getBoundingClientRect());
             }}
-            className="size-[25px] grid place-items-center hover:bg-sheet rounded-[2px] disabled:text-soft/40 disabled:hover:bg-transparent"
+            className="size-6 grid place-items-center hover:bg-sheet rounded-[2px] disabled:text-soft/40 disabled:hover:bg-transparent"
           >
             <Icon size={15} />
           </button>

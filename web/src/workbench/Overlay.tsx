@@ -69,20 +69,23 @@ function Lines({ shape, quiet }: { shape: Shape; quiet: boolean }) {
     height: Math.max(1, shape.height - 2 * inset),
     fill: 'none',
   };
+  // A placement is a double line: the second one stands off.
+  const around = {
+    ...rect,
+    x: rect.x - 4,
+    y: rect.y - 4,
+    width: rect.width + 8,
+    height: rect.height + 8,
+  };
   return (
     <g>
       <rect {...rect} stroke="#fff" strokeOpacity={0.9} strokeWidth={line.width + 2.5} />
       <rect {...rect} stroke="#1d2327" strokeWidth={line.width} strokeDasharray={line.dash} />
       {shape.piece && !quiet && (
-        <rect
-          {...rect}
-          x={rect.x - 4}
-          y={rect.y - 4}
-          width={rect.width + 8}
-          height={rect.height + 8}
-          stroke="#1d2327"
-          strokeWidth={1}
-        />
+        <>
+          <rect {...around} stroke="#fff" strokeOpacity={0.9} strokeWidth={3.5} />
+          <rect {...around} stroke="#1d2327" strokeWidth={1} />
+        </>
       )}
     </g>
   );

@@ -1,7 +1,7 @@
 import { DndContext } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
 import { ZoomIn } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Problem } from '../api/client';
 import { BarSlot } from '../ui/Bar';
@@ -23,21 +23,14 @@ import { DragLabel } from './LandingMark';
 import { LevelChoice } from './LevelChoice';
 import { holdsOthers } from './levels';
 import type { Canvas, Drawing } from './LiveFrame';
-import { measured } from './measure';
+import { useFit } from './useFit';
 import { Notices } from './Notices';
 import { Outline } from './Outline';
 import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
 import { Preview } from './Preview';
 import { ReferenceMenu, useReference } from './ReferencePicture';
 import { Rename } from './Rename';
-import type {
-  AskedEdit,
-  FitView,
-  NodeView,
-  Source,
-  WorkbenchAnswer,
-  WorkbenchView,
-} from './source';
+import type { AskedEdit, NodeView, Source, WorkbenchAnswer, WorkbenchView } from './source';
 import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
@@ -104,7 +97,6 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const navigate = useNavigate();
   const location = useLocation();
   const [search] = useSearchParams();
-  const [findings, setFindings] = useState<readonly FitView[]>([]);
   const [reference, setReference] = useReference(source.key.join(' '));
   const surfaces = useRef(new Map<DeviceKey, Surface>());
   const drawn = useRef<Surface | undefined>(undefined);
@@ -121,7 +113,6 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const hand = useHand(tree);
   const { lead, inHand, others, held, now: current, pick, onLead } = hand;
   const heldIds = held.map((node) => node.id);
-  const unfit = findings.filter((finding) => tree.byId.has(finding.node));
   const canvases = useCallback(
     (): readonly Canvas[] => [...surfaces.current.values()].map((surface) => surface.canvas),
     [],
@@ -136,30 +127,8 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     drawn.current = { canvas, element, scale: DRAWING_SCALE };
   }, []);
 
-  const lookWhetherItFits = useCallback(
-    async (made: readonly string[]) => {
-      const frames = new Map([...surfaces.current].map(([key, s]) => [key, s.canvas]));
-      if (made.length === 0) return;
-      try {
-        setFindings(await source.fit(measured(tree, frames, made)));
-      } catch {
-        setFindings([]);
-      }
-    },
-    [source, tree, setFindings],
-  );
-  const [toFit, setToFit] = useState<readonly string[]>([]);
-  useEffect(() => {
-    if (toFit.length === 0) return;
-    const timer = setTimeout(() => {
-      void lookWhetherItFits(toFit);
-      setToFit([]);
-    }, 120);
-    return () => {
-      clearTimeout(timer);
-    };
-  }, [toFit, lookWhetherItFits]);
-
+  const { findings, setFindings, lookAt } = useFit(source, tree, surfaces);
+  const unfit = findings.filter((finding) => tree.byId.has(finding.node));
   const edit = useCallback(
     async (body: AskedEdit): Promise<Problem | undefined> => {
       const drawings = [...canvases(), ...(drawn.current ? [drawn.current.canvas] : [])];
@@ -171,11 +140,11 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       const [first] = made;
       if (first !== undefined) {
         pick(first);
-        if (putsDown.has(body.type)) setToFit(made);
+        if (putsDown.has(body.type)) lookAt(made);
       }
       return undefined;
     },
-    [send, lastMade, pick, idle, canvases, tree, view.fresh, setToFit],
+    [send, lastMade, pick, idle, canvases, tree, view.fresh, lookAt],
   );
   const onVersion = useCallback(
     (version: number, stamp: number) => void catchUp(version, stamp),

@@ -1,0 +1,41 @@
+import { useCallback, useEffect, useState, type RefObject } from 'react';
+import type { DeviceKey } from './devices';
+import { measured } from './measure';
+import type { FitView, Source } from './source';
+import type { Tree } from './tree';
+import type { Surface } from './useCarrying';
+
+/** The frames are drawn by then. */
+const DRAWN_AFTER = 120;
+
+/** Whether what was put down fits where it is; asked once it is drawn. */
+export function useFit(
+  source: Source,
+  tree: Tree,
+  surfaces: RefObject<ReadonlyMap<DeviceKey, Surface>>,
+) {
+  const [findings, setFindings] = useState<readonly FitView[]>([]);
+  const [toFit, setToFit] = useState<readonly string[]>([]);
+  const look = useCallback(
+    async (made: readonly string[]) => {
+      const frames = new Map([...surfaces.current].map(([key, s]) => [key, s.canvas]));
+      try {
+        setFindings(await source.fit(measured(tree, frames, made)));
+      } catch {
+        setFindings([]);
+      }
+    },
+    [source, tree, surfaces],
+  );
+  useEffect(() => {
+    if (toFit.length === 0) return;
+    const timer = setTimeout(() => {
+      void look(toFit);
+      setToFit([]);
+    }, DRAWN_AFTER);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [toFit, look]);
+  return { findings, setFindings, lookAt: setToFit };
+}
