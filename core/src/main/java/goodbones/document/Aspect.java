@@ -19,6 +19,9 @@ public sealed interface Aspect extends Comparable<Aspect> {
   Aspect SCHEME = new Scheme();
   Aspect REMOVED = new Removed();
   Aspect PLACED = new Placed();
+  Aspect SWITCHED = new Switched();
+  Aspect VARIANT = new VariantShown();
+  Aspect ITEMS = new Items();
 
   /** What a node says itself; empty for an aspect of the tree around it. */
   Optional<LocalValue> read(Node node);
@@ -152,6 +155,70 @@ public sealed interface Aspect extends Comparable<Aspect> {
     }
   }
 
+  /** Whether an optional part is shown. */
+  record Switched() implements Aspect {
+    @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.of(new LocalValue.SwitchedIs(!node.options().off()));
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return value instanceof LocalValue.SwitchedIs is
+          ? node.withOptions(node.options().withOff(!is.on()))
+          : node;
+    }
+
+    @Override
+    public String toString() {
+      return "switched";
+    }
+  }
+
+  /**
+   * Which of its piece's named forms an outermost node has. It is chosen before the piece is
+   * expanded, so nothing is laid on.
+   */
+  record VariantShown() implements Aspect {
+    @Override
+    public Optional<LocalValue> read(Node node) {
+      return Optional.of(new LocalValue.VariantIs(node.options().variant()));
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return node;
+    }
+
+    @Override
+    public String toString() {
+      return "variant";
+    }
+  }
+
+  /** The items of a list, in order. They are made when it is expanded, so nothing is laid on. */
+  record Items() implements Aspect {
+    @Override
+    public Optional<LocalValue> read(Node node) {
+      return node.isList() ? Optional.of(LocalValue.ItemsAre.of(node)) : Optional.empty();
+    }
+
+    @Override
+    public Node lay(Node node, LocalValue value) {
+      return node;
+    }
+
+    @Override
+    public String toString() {
+      return "items";
+    }
+  }
+
+  /** Whether it decides what there is to expand, and is not laid on what was expanded. */
+  default boolean isPick() {
+    return this instanceof VariantShown || this instanceof Items;
+  }
+
   static Aspect style(StyleKey key) {
     return new Style(key);
   }
@@ -176,6 +243,9 @@ public sealed interface Aspect extends Comparable<Aspect> {
       case "scheme" -> SCHEME;
       case "removed" -> REMOVED;
       case "placed" -> PLACED;
+      case "switched" -> SWITCHED;
+      case "variant" -> VARIANT;
+      case "items" -> ITEMS;
       default -> throw new IllegalArgumentException("“" + text + "” is not an aspect of a node");
     };
   }
@@ -187,7 +257,7 @@ public sealed interface Aspect extends Comparable<Aspect> {
 
   /** The aspects of which a node says something: all that it can have, but only the keys it has. */
   static Set<Aspect> of(Node node) {
-    Set<Aspect> aspects = new TreeSet<>(List.of(VISIBILITY, NAMED_STYLES, SCHEME));
+    Set<Aspect> aspects = new TreeSet<>(List.of(VISIBILITY, NAMED_STYLES, SCHEME, SWITCHED));
     node.content().keySet().forEach(field -> aspects.add(content(field)));
     node.styles().keySet().forEach(key -> aspects.add(style(key)));
     return aspects;

@@ -25,6 +25,10 @@ public final class Catalogue {
   /** More columns than a row has twelfths cannot be given a width. */
   public static final int COLUMN_LIMIT = 12;
 
+  /** Said where something else is put among the items of a list. */
+  public static final String LIST_HOLDS_ITEMS =
+      "A list holds items made from its pattern: add an item, or put this beside the list";
+
   /** Deeper nesting is never meant, and would take the walks of a tree too far down. */
   public static final int DEPTH_LIMIT = 60;
 
@@ -123,6 +127,12 @@ public final class Catalogue {
         Set.of(),
         union(ELEMENT, EnumSet.of(RADIUS, BORDER, SHADOW, PICTURE_FIT, PICTURE_RATIO)));
     add(Kind.PLACEMENT, List.of(), Set.of(), Set.of());
+    add(Kind.ITEM, List.of(), Set.of(), Set.of());
+    add(
+        Kind.PATTERN,
+        List.of(),
+        union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.COLUMN, Kind.BOX, Kind.PLACEMENT)),
+        Set.of());
   }
 
   private static final Map<Kind, List<StyleProperty>> ORDERED = new EnumMap<>(Kind.class);
@@ -182,7 +192,15 @@ public final class Catalogue {
   }
 
   public static boolean mayHold(Kind parent, Kind child) {
+    if (child == Kind.PATTERN || child == Kind.ITEM) {
+      return mayBeList(parent);
+    }
     return entry(parent).children().contains(child);
+  }
+
+  /** Whether it can be a list of like items. */
+  public static boolean mayBeList(Kind kind) {
+    return kind.holdsOthers() && kind != Kind.PAGE;
   }
 
   public static Collection<Kind> children(Kind kind) {
@@ -210,6 +228,9 @@ public final class Catalogue {
         node -> {
           if (!seen.add(node.id())) {
             faults.add(fault(node, "The id " + node.id() + " stands twice in this document"));
+          }
+          if (node.kind() == Kind.PATTERN && root.kind() == Kind.PAGE) {
+            faults.add(fault(node, "A list belongs to a piece: keep what is around it as one"));
           }
           check(node, faults);
         });
@@ -253,9 +274,11 @@ public final class Catalogue {
                   + NAME_LIMIT
                   + " fit"));
     }
-    if ((node.kind() == Kind.PLACEMENT) != node.placement().isPresent()) {
+    boolean places = node.kind() == Kind.PLACEMENT || node.kind() == Kind.ITEM;
+    if (places != node.placement().isPresent()) {
       faults.add(fault(node, "A placement, and only a placement, names a piece"));
     }
+    checkList(node, faults);
     if (node.scheme().isPresent() && node.kind() != Kind.SECTION) {
       faults.add(fault(node, "Only a section takes a colour scheme"));
     }
@@ -269,11 +292,35 @@ public final class Catalogue {
         faults.add(fault(child, misplaced(node.kind(), child.kind())));
       }
     }
-    if (node.kind() == Kind.ROW && node.children().size() > COLUMN_LIMIT) {
+    int columns = node.children().size() - (node.isList() ? 1 : 0);
+    if (node.kind() == Kind.ROW && columns > COLUMN_LIMIT) {
+      faults.add(fault(node, "A row holds at most " + COLUMN_LIMIT + " columns, not " + columns));
+    }
+  }
+
+  /** A list holds its pattern, and then items; what stands elsewhere is none of these. */
+  private static void checkList(Node node, List<Fault> faults) {
+    for (int i = 0; i < node.children().size(); i++) {
+      Node child = node.children().get(i);
+      if (child.kind() == Kind.PATTERN && i > 0) {
+        faults.add(fault(child, "A list has one pattern only"));
+      } else if (node.isList() && i > 0 && child.kind() != Kind.ITEM) {
+        faults.add(fault(child, LIST_HOLDS_ITEMS));
+      } else if (child.kind() == Kind.ITEM && !node.isList()) {
+        faults.add(fault(child, "An item stands in the list that it belongs to, and nowhere else"));
+      } else if (child.kind() == Kind.ITEM && !child.children().isEmpty()) {
+        faults.add(fault(child, "An item is made from its list's pattern, and holds nothing else"));
+      }
+    }
+    if (node.kind() == Kind.PATTERN && node.children().size() != 1) {
       faults.add(
-          fault(
-              node,
-              "A row holds at most " + COLUMN_LIMIT + " columns, not " + node.children().size()));
+          fault(node, "A pattern is one thing; put a box or a column around what items share"));
+    }
+    if (node.isList()) {
+      node.children().get(0).children().stream()
+          .map(Node::standsAs)
+          .filter(kind -> !mayHold(node.kind(), kind))
+          .forEach(kind -> faults.add(fault(node, misplaced(node.kind(), kind))));
     }
   }
 
@@ -281,7 +328,7 @@ public final class Catalogue {
   public static String misplaced(Kind parent, Kind child) {
     List<String> homes =
         ENTRIES.entrySet().stream()
-            .filter(e -> e.getValue().children().contains(child))
+            .filter(e -> e.getValue().children().contains(child) && !e.getKey().isMember())
             .map(e -> e.getKey().word())
             .sorted()
             .toList();
@@ -311,7 +358,9 @@ public final class Catalogue {
         }
       }
     }
-    for (String slot : node.slots()) {
+    List<String> slots = new ArrayList<>(node.slots());
+    slots.addAll(node.options().siteSlots());
+    for (String slot : slots) {
       if (field(node.kind(), slot).isEmpty()) {
         faults.add(
             fault(node, "A " + node.kind().word() + " has no field “" + slot + "” to be a slot"));

@@ -3,6 +3,7 @@ package goodbones.document;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /**
  * One edit of a document. Edits are values; {@link Editor#apply} carries them out and gives their
@@ -44,6 +45,30 @@ public sealed interface Edit {
 
   /** Makes a field a slot, or fixes it. */
   record SetSlot(NodeId node, String field, boolean slot) implements Edit {}
+
+  /** Makes a field one that is filled once for the whole site, or one that is not. */
+  record SetSiteSlot(NodeId node, String field, boolean slot) implements Edit {}
+
+  /** Says whether a placement may switch the node off. */
+  record SetOptional(NodeId node, boolean optional) implements Edit {}
+
+  /** Puts one of a piece's named forms; empty takes it away. */
+  record SetVariant(NodeId node, String variant, Optional<Variant> value) implements Edit {}
+
+  /** Shows an optional part where it stands in a placement, or not. */
+  record Switch(NodeId node, boolean on) implements Edit {}
+
+  /** Chooses the named form that a placement shows; empty for the piece's own. */
+  record ShowVariant(NodeId placement, Optional<String> variant) implements Edit {}
+
+  /**
+   * Fills a slot of the whole site; empty goes back to the library's. It changes no document.
+   *
+   * @param slot the slot's node, in the piece that it comes from
+   * @param was what fills it before; an edit that is brought back holds only if that is still so
+   */
+  record FillSite(NodeId slot, String field, Optional<FieldValue> value, Optional<FieldValue> was)
+      implements Edit {}
 
   record Rename(NodeId node, String name) implements Edit {}
 
@@ -98,12 +123,45 @@ public sealed interface Edit {
       return new SetNamedStyles(other, e.ids());
     } else if (this instanceof SetScheme e) {
       return new SetScheme(other, e.scheme());
+    } else if (this instanceof SetSlot e) {
+      return new SetSlot(other, e.field(), e.slot());
+    } else if (this instanceof SetSiteSlot e) {
+      return new SetSiteSlot(other, e.field(), e.slot());
+    } else if (this instanceof SetOptional e) {
+      return new SetOptional(other, e.optional());
+    } else if (this instanceof Rename e) {
+      return new Rename(other, e.name());
     } else if (this instanceof SetLocal e) {
       return new SetLocal(other, e.key(), e.value(), e.settled());
     } else if (this instanceof SetPin e) {
       return new SetPin(other, e.pin());
+    } else if (this instanceof Switch e) {
+      return new Switch(other, e.on());
+    } else if (this instanceof ShowVariant e) {
+      return new ShowVariant(other, e.variant());
     }
     throw new IllegalArgumentException("not an edit of one node: " + this);
+  }
+
+  /** The same with other ids for the nodes that it names; of what it puts in nothing changes. */
+  default Edit mapped(UnaryOperator<NodeId> ids) {
+    if (this instanceof Insert e) {
+      return new Insert(ids.apply(e.parent()), e.index(), e.subtree());
+    } else if (this instanceof Remove e) {
+      return new Remove(ids.apply(e.node()));
+    } else if (this instanceof Move e) {
+      return new Move(ids.apply(e.node()), ids.apply(e.parent()), e.index());
+    } else if (this instanceof Group group) {
+      return new Group(group.edits().stream().map(each -> each.mapped(ids)).toList());
+    }
+    return nodes().isEmpty() ? this : aimedAt(ids.apply(nodes().get(0)));
+  }
+
+  /** Its steps, one after the other: each is aimed at what the one before it leads to. */
+  default List<Edit> steps() {
+    return this instanceof Group group
+        ? group.edits().stream().flatMap(each -> each.steps().stream()).toList()
+        : List.of(this);
   }
 
   /** The nodes that it names: those that it changes, and those that it puts something under. */
@@ -126,6 +184,18 @@ public sealed interface Edit {
       return List.of(e.node());
     } else if (this instanceof SetSlot e) {
       return List.of(e.node());
+    } else if (this instanceof SetSiteSlot e) {
+      return List.of(e.node());
+    } else if (this instanceof SetOptional e) {
+      return List.of(e.node());
+    } else if (this instanceof SetVariant e) {
+      return List.of(e.node());
+    } else if (this instanceof Switch e) {
+      return List.of(e.node());
+    } else if (this instanceof ShowVariant e) {
+      return List.of(e.placement());
+    } else if (this instanceof FillSite) {
+      return List.of();
     } else if (this instanceof Rename e) {
       return List.of(e.node());
     } else if (this instanceof SetLocal e) {

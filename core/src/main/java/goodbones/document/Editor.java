@@ -3,6 +3,8 @@ package goodbones.document;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * Carries edits out on a stored tree.
@@ -65,6 +67,48 @@ public final class Editor {
           new Edit.SetScheme(e.node(), node.scheme()));
     } else if (edit instanceof Edit.SetSlot e) {
       return setSlot(root, e);
+    } else if (edit instanceof Edit.SetSiteSlot e) {
+      Node node = require(root, e.node());
+      Set<String> fields = new TreeSet<>(node.options().siteSlots());
+      boolean before = e.slot() ? !fields.add(e.field()) : fields.remove(e.field());
+      return new Edited(
+          root.change(e.node(), n -> n.withOptions(n.options().withSiteSlots(fields))),
+          new Edit.SetSiteSlot(e.node(), e.field(), before));
+    } else if (edit instanceof Edit.SetOptional e) {
+      Node node = require(root, e.node());
+      boolean ofList = node.kind() == Kind.PATTERN || node.kind() == Kind.ITEM;
+      if (ofList && e.optional()) {
+        throw Refused.at(
+            node, "A list's items can be left out anyway; make something in it optional");
+      }
+      if (e.node().equals(root.id()) && e.optional()) {
+        throw Refused.at(
+            node, "The outermost part is the piece itself; make a part of it optional");
+      }
+      return new Edited(
+          root.change(e.node(), n -> n.withOptions(n.options().withOptional(e.optional()))),
+          new Edit.SetOptional(e.node(), node.options().optional()));
+    } else if (edit instanceof Edit.SetVariant e) {
+      Options options = require(root, e.node()).options();
+      List<Variant> named =
+          e.value()
+              .map(options::with)
+              .orElseGet(
+                  () ->
+                      options.variants().stream()
+                          .filter(each -> !each.id().equals(e.variant()))
+                          .toList());
+      return new Edited(
+          root.change(e.node(), n -> n.withOptions(n.options().withVariants(named))),
+          new Edit.SetVariant(e.node(), e.variant(), options.named(e.variant())));
+    } else if (edit instanceof Edit.Switch e) {
+      throw Refused.at(
+          require(root, e.node()), "Only where the piece is placed can a part be switched off");
+    } else if (edit instanceof Edit.ShowVariant e) {
+      throw Refused.at(
+          require(root, e.placement()), "Only where a piece is placed can its variant be chosen");
+    } else if (edit instanceof Edit.FillSite) {
+      throw Refused.at(root, "What is filled for the whole site is filled from one of its pages");
     } else if (edit instanceof Edit.Rename e) {
       Node node = require(root, e.node());
       return new Edited(
@@ -84,6 +128,10 @@ public final class Editor {
           new Edit.SetOrder(e.placement(), e.parent(), before));
     } else if (edit instanceof Edit.SetPin e) {
       Placement placement = placement(root, e.placement());
+      Node held = require(root, e.placement());
+      if (held.kind() != Kind.PLACEMENT) {
+        throw Refused.at(held, "Only a placement can be held");
+      }
       return new Edited(
           replace(root, e.placement(), placement.withPin(e.pin())),
           new Edit.SetPin(e.placement(), placement.pin()));

@@ -13,7 +13,11 @@ public enum Kind {
   BUTTON("button", "Button"),
   PICTURE("picture", "Picture"),
   /** Where a piece is used; it draws no box of its own. */
-  PLACEMENT("placement", "Placement");
+  PLACEMENT("placement", "Placement"),
+  /** What every item of a list is made from; it stands first in the list and is not drawn. */
+  PATTERN("pattern", "Pattern"),
+  /** One of the like things in a list, made from its pattern; it draws no box of its own. */
+  ITEM("item", "Item");
 
   private final String word;
   private final String title;
@@ -38,7 +42,12 @@ public enum Kind {
 
   /** Whether it is laid out with its content inside another container: not a page or a section. */
   public boolean isElement() {
-    return !holdsOthers() && this != PLACEMENT;
+    return !holdsOthers() && !isMember();
+  }
+
+  /** Whether it is only there to be addressed, and draws no box of its own. */
+  public boolean isMember() {
+    return this == PLACEMENT || this == PATTERN || this == ITEM;
   }
 
   /**

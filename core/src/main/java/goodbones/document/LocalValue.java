@@ -1,9 +1,11 @@
 package goodbones.document;
 
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /** The value of a local change: what the placement says instead of the library. */
 public sealed interface LocalValue {
@@ -37,6 +39,45 @@ public sealed interface LocalValue {
 
   /** The colour scheme that the section takes here; empty for the one around it. */
   record SchemeIs(Optional<String> scheme) implements LocalValue {}
+
+  /** The optional part is shown here, or not. */
+  record SwitchedIs(boolean on) implements LocalValue {}
+
+  /** The named form that the piece has here, by its id; empty for its own. */
+  record VariantIs(Optional<String> variant) implements LocalValue {}
+
+  /**
+   * The items of a list here, in order.
+   *
+   * @param own those among them that were added here; what is neither among these nor in the
+   *     library's list is not shown
+   */
+  record ItemsAre(List<NodeId> ids, Set<NodeId> own) implements LocalValue {
+    public ItemsAre {
+      ids = List.copyOf(ids);
+      own = Collections.unmodifiableSet(new TreeSet<>(own));
+    }
+
+    /** Those that stand in a list, none of them added here. */
+    public static ItemsAre of(Node list) {
+      return new ItemsAre(
+          list.children().stream()
+              .filter(child -> child.kind() == Kind.ITEM)
+              .map(child -> child.id().own())
+              .toList(),
+          Set.of());
+    }
+
+    /** These, laid on those of the layer beneath: of that only what it has can be had. */
+    public ItemsAre over(ItemsAre beneath) {
+      Set<NodeId> all = new TreeSet<>(own);
+      all.addAll(beneath.own);
+      List<NodeId> shown =
+          ids.stream().filter(id -> own.contains(id) || beneath.ids.contains(id)).toList();
+      all.retainAll(shown);
+      return new ItemsAre(shown, all);
+    }
+  }
 
   /** The node is removed here. */
   record IsRemoved() implements LocalValue {}

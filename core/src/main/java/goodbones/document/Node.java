@@ -21,7 +21,9 @@ import java.util.function.UnaryOperator;
  * @param scheme the id of the colour scheme that everything inside takes; only a section has one
  * @param hiddenOn devices on which the node is not shown
  * @param slots keys of the fields that a placement fills for itself
- * @param placement what is placed here; present exactly when the kind is {@link Kind#PLACEMENT}
+ * @param options what about it a placement may choose
+ * @param placement what is placed here, or what an item says for itself; present exactly when the
+ *     kind is {@link Kind#PLACEMENT} or {@link Kind#ITEM}
  */
 public record Node(
     NodeId id,
@@ -33,6 +35,7 @@ public record Node(
     Optional<String> scheme,
     Set<Device> hiddenOn,
     SortedSet<String> slots,
+    Options options,
     Optional<Placement> placement,
     List<Node> children) {
 
@@ -46,6 +49,8 @@ public record Node(
     Objects.requireNonNull(scheme, "scheme");
     hiddenOn = Sorted.devices(hiddenOn);
     slots = Sorted.set(slots);
+    // Documents that were kept before have none.
+    options = options == null ? Options.NONE : options;
     Objects.requireNonNull(placement, "placement");
     children = List.copyOf(children);
   }
@@ -62,8 +67,14 @@ public record Node(
         Optional.empty(),
         Set.of(),
         Catalogue.defaultSlots(kind),
+        Options.NONE,
         Optional.empty(),
         List.of());
+  }
+
+  /** An item of a list that says nothing for itself yet. */
+  public static Node item(NodeId id) {
+    return of(id, Kind.ITEM, "").withPlacement(Placement.of(""));
   }
 
   /** A placement of a piece that follows the library and changes nothing. */
@@ -72,13 +83,35 @@ public record Node(
   }
 
   public Node withId(NodeId newId) {
-    return copy(
-        newId, name, content, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
+    return new Node(
+        newId,
+        kind,
+        name,
+        content,
+        styles,
+        namedStyles,
+        scheme,
+        hiddenOn,
+        slots,
+        options,
+        placement,
+        children);
   }
 
   public Node withName(String newName) {
-    return copy(
-        id, newName, content, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
+    return new Node(
+        id,
+        kind,
+        newName,
+        content,
+        styles,
+        namedStyles,
+        scheme,
+        hiddenOn,
+        slots,
+        options,
+        placement,
+        children);
   }
 
   public Node withContent(String field, FieldValue value) {
@@ -92,8 +125,19 @@ public record Node(
   }
 
   public Node withContent(SortedMap<String, FieldValue> newContent) {
-    return copy(
-        id, name, newContent, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
+    return new Node(
+        id,
+        kind,
+        name,
+        newContent,
+        styles,
+        namedStyles,
+        scheme,
+        hiddenOn,
+        slots,
+        options,
+        placement,
+        children);
   }
 
   public Node withStyle(StyleKey key, StyleValue value) {
@@ -107,23 +151,57 @@ public record Node(
   }
 
   public Node withStyles(SortedMap<StyleKey, StyleValue> newStyles) {
-    return copy(
-        id, name, content, newStyles, namedStyles, scheme, hiddenOn, slots, placement, children);
+    return new Node(
+        id,
+        kind,
+        name,
+        content,
+        newStyles,
+        namedStyles,
+        scheme,
+        hiddenOn,
+        slots,
+        options,
+        placement,
+        children);
   }
 
   public Node withNamedStyles(List<String> newNamedStyles) {
-    return copy(
-        id, name, content, styles, newNamedStyles, scheme, hiddenOn, slots, placement, children);
+    return new Node(
+        id,
+        kind,
+        name,
+        content,
+        styles,
+        newNamedStyles,
+        scheme,
+        hiddenOn,
+        slots,
+        options,
+        placement,
+        children);
   }
 
   public Node withScheme(Optional<String> newScheme) {
-    return copy(
-        id, name, content, styles, namedStyles, newScheme, hiddenOn, slots, placement, children);
+    return new Node(
+        id,
+        kind,
+        name,
+        content,
+        styles,
+        namedStyles,
+        newScheme,
+        hiddenOn,
+        slots,
+        options,
+        placement,
+        children);
   }
 
   public Node withHiddenOn(Collection<Device> devices) {
-    return copy(
+    return new Node(
         id,
+        kind,
         name,
         content,
         styles,
@@ -131,13 +209,15 @@ public record Node(
         scheme,
         Sorted.devices(devices),
         slots,
+        options,
         placement,
         children);
   }
 
   public Node withSlots(Collection<String> newSlots) {
-    return copy(
+    return new Node(
         id,
+        kind,
         name,
         content,
         styles,
@@ -145,13 +225,15 @@ public record Node(
         scheme,
         hiddenOn,
         Sorted.set(newSlots),
+        options,
         placement,
         children);
   }
 
-  public Node withPlacement(Placement newPlacement) {
-    return copy(
+  public Node withOptions(Options newOptions) {
+    return new Node(
         id,
+        kind,
         name,
         content,
         styles,
@@ -159,28 +241,41 @@ public record Node(
         scheme,
         hiddenOn,
         slots,
+        newOptions,
+        placement,
+        children);
+  }
+
+  public Node withPlacement(Placement newPlacement) {
+    return new Node(
+        id,
+        kind,
+        name,
+        content,
+        styles,
+        namedStyles,
+        scheme,
+        hiddenOn,
+        slots,
+        options,
         Optional.of(newPlacement),
         children);
   }
 
   public Node withChildren(List<Node> newChildren) {
-    return copy(
-        id, name, content, styles, namedStyles, scheme, hiddenOn, slots, placement, newChildren);
-  }
-
-  private Node copy(
-      NodeId id,
-      String name,
-      SortedMap<String, FieldValue> content,
-      SortedMap<StyleKey, StyleValue> styles,
-      List<String> namedStyles,
-      Optional<String> scheme,
-      Set<Device> hiddenOn,
-      SortedSet<String> slots,
-      Optional<Placement> placement,
-      List<Node> children) {
     return new Node(
-        id, kind, name, content, styles, namedStyles, scheme, hiddenOn, slots, placement, children);
+        id,
+        kind,
+        name,
+        content,
+        styles,
+        namedStyles,
+        scheme,
+        hiddenOn,
+        slots,
+        options,
+        placement,
+        newChildren);
   }
 
   /** Visits this node and everything below it, parents before children, siblings in order. */
@@ -271,11 +366,16 @@ public record Node(
   }
 
   /**
-   * What it stands as among others: its kind, or, where it is a placement of which it is known what
-   * it shows, that of what it shows.
+   * What it stands as among others: its kind, or, where it is a placement or an item of which it is
+   * known what it shows, that of what it shows.
    */
   public Kind standsAs() {
-    return kind == Kind.PLACEMENT && !children.isEmpty() ? children.get(0).standsAs() : kind;
+    return kind.isMember() && !children.isEmpty() ? children.get(0).standsAs() : kind;
+  }
+
+  /** Whether it is a list of like items; its pattern stands first in it. */
+  public boolean isList() {
+    return !children.isEmpty() && children.get(0).kind == Kind.PATTERN;
   }
 
   /** The name for messages: the kind, and the node's own name or words where it has one. */

@@ -68,6 +68,34 @@ public record NodeId(String value) implements Comparable<NodeId> {
     return slash < 0 ? this : new NodeId(value.substring(slash + 1));
   }
 
+  /** The last step: the node's id in the document that it comes from. */
+  public NodeId own() {
+    int slash = value.lastIndexOf('/');
+    return slash < 0 ? this : new NodeId(value.substring(slash + 1));
+  }
+
+  /** The address of another node that stands in the same placement or item as this one. */
+  public NodeId beside(NodeId other) {
+    int slash = value.lastIndexOf('/');
+    return slash < 0 ? other : new NodeId(value.substring(0, slash + 1) + other.value);
+  }
+
+  /** The placement or item that it stands in; itself where there is none. */
+  public NodeId around() {
+    int slash = value.lastIndexOf('/');
+    return slash < 0 ? this : new NodeId(value.substring(0, slash));
+  }
+
+  /** Whether it stands in that placement or item. */
+  public boolean isIn(NodeId member) {
+    return value.startsWith(member.value + "/");
+  }
+
+  /** The address as seen from inside a placement or item that it stands in. */
+  public NodeId from(NodeId member) {
+    return new NodeId(value.substring(member.value.length() + 1));
+  }
+
   /** This node as seen from outside the given placement. */
   public NodeId within(NodeId placement) {
     return new NodeId(placement.value + "/" + value);

@@ -31,6 +31,9 @@ public record References(
       namedStyles.addAll(node.namedStyles());
       node.scheme().ifPresent(schemes::add);
       node.placement().ifPresent(placement -> placement.changes().values().forEach(this::change));
+      node.options()
+          .variants()
+          .forEach(form -> form.layer().changes().values().forEach(this::change));
     }
 
     private void content(FieldValue content) {

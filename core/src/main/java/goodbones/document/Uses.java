@@ -20,20 +20,26 @@ public record Uses(SortedSet<String> pictures, SortedSet<String> pieces) {
 
   private static void collect(Node node, SortedSet<String> pictures, SortedSet<String> pieces) {
     node.content().values().forEach(value -> collect(value, pictures));
+    node.options().variants().forEach(form -> collect(form.layer(), pictures, pieces));
     node.placement()
         .ifPresent(
             placement -> {
-              pieces.add(placement.pieceId());
-              for (LocalValue value : placement.changes().values()) {
-                if (value instanceof LocalValue.ContentIs is) {
-                  is.value().ifPresent(content -> collect(content, pictures));
-                } else if (value instanceof LocalValue.PlacedUnder placed) {
-                  placed
-                      .inserted()
-                      .ifPresent(tree -> tree.walk(inside -> collect(inside, pictures, pieces)));
-                }
+              if (node.kind() == Kind.PLACEMENT) {
+                pieces.add(placement.pieceId());
               }
+              collect(placement, pictures, pieces);
             });
+  }
+
+  private static void collect(
+      Placement placement, SortedSet<String> pictures, SortedSet<String> pieces) {
+    for (LocalValue value : placement.changes().values()) {
+      if (value instanceof LocalValue.ContentIs is) {
+        is.value().ifPresent(content -> collect(content, pictures));
+      } else if (value instanceof LocalValue.PlacedUnder placed) {
+        placed.inserted().ifPresent(tree -> tree.walk(inside -> collect(inside, pictures, pieces)));
+      }
+    }
   }
 
   private static void collect(FieldValue value, SortedSet<String> pictures) {

@@ -6,10 +6,23 @@ import goodbones.document.Placement;
 import java.util.HashMap;
 import java.util.Map;
 
-/** The one revision of each piece that a site shows. */
-public record Adopted(Map<String, Integer> revisions) implements Showing {
+/**
+ * The one revision of each piece that a site shows.
+ *
+ * @param fillings what fills the slots of the whole site
+ */
+public record Adopted(Map<String, Integer> revisions, SiteFillings fillings) implements Showing {
   public Adopted {
     revisions = Map.copyOf(revisions);
+  }
+
+  public Adopted(Map<String, Integer> revisions) {
+    this(revisions, SiteFillings.NONE);
+  }
+
+  @Override
+  public boolean isOfSite() {
+    return true;
   }
 
   /**
@@ -46,7 +59,7 @@ public record Adopted(Map<String, Integer> revisions) implements Showing {
   public Adopted with(Map<String, Integer> others) {
     Map<String, Integer> all = new HashMap<>(revisions);
     all.putAll(others);
-    return new Adopted(all);
+    return new Adopted(all, fillings);
   }
 
   /**

@@ -1,16 +1,12 @@
 package goodbones.library;
 
-import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.document.Refused;
-import java.util.HashMap;
-import java.util.LinkedHashSet;
-import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,11 +17,16 @@ import org.jspecify.annotations.Nullable;
  * <p>What a revision of a piece shows is bound and never changes, so its expansion can be kept.
  */
 public final class Expanded {
-  /** How many placements may stand in each other on a page. */
-  public static final int NESTING_LIMIT = 6;
+  /** How many placements and items may stand in each other on a page. */
+  public static final int NESTING_LIMIT = 8;
+
+  /** A piece has a few forms; what a page has of a list's items is its own. */
+  private static final int PICKED_LIMIT = 40;
 
   private final Node root;
   private final Map<NodeId, Origin> origins;
+  private final Map<NodeId, Varied> varied;
+  private final Map<Picks, Expanded> picked = new LinkedHashMap<>();
   private final int depth;
   private @Nullable RevisionIndex index;
   private @Nullable Node drawn;
@@ -34,9 +35,10 @@ public final class Expanded {
   /** Asked again and again for the revision before, and only for that. */
   private record Since(Expanded before, Relocations relocations) {}
 
-  Expanded(Node root, Map<NodeId, Origin> origins, int depth) {
+  Expanded(Node root, Map<NodeId, Origin> origins, Map<NodeId, Varied> varied, int depth) {
     this.root = root;
     this.origins = origins;
+    this.varied = varied;
     this.depth = depth;
   }
 
@@ -52,9 +54,7 @@ public final class Expanded {
   }
 
   static Expanded of(Node document, Showing showing, Library library, Fillings fillings) {
-    Expansion expansion = new Expansion(showing, library, fillings);
-    Node root = expansion.expand(document);
-    return new Expanded(root, expansion.origins, expansion.depth);
+    return Expansion.of(document, showing, library, fillings, Picks.NONE);
   }
 
   /** The tree with its members. */
@@ -75,6 +75,24 @@ public final class Expanded {
   /** Where a node comes from; empty if it is the document's own. */
   public Optional<Origin> origin(NodeId id) {
     return Optional.ofNullable(origins.get(id));
+  }
+
+  /** What the named form that is shown does to a node, if it does anything. */
+  Optional<Varied> varied(NodeId id) {
+    return Optional.ofNullable(varied.get(id));
+  }
+
+  /** The same document with something chosen about it; a few of these are kept. */
+  synchronized Expanded picked(Picks picks, Function<Picks, Expanded> fresh) {
+    Expanded known = picked.get(picks);
+    if (known == null) {
+      if (picked.size() >= PICKED_LIMIT) {
+        picked.clear();
+      }
+      known = fresh.apply(picks);
+      picked.put(picks, known);
+    }
+    return known;
   }
 
   Map<NodeId, Origin> origins() {
@@ -110,73 +128,5 @@ public final class Expanded {
       index = made;
     }
     return made;
-  }
-
-  /** Expands the placements of one document. */
-  private static final class Expansion {
-    private final Showing showing;
-    private final Library library;
-    private final Fillings fillings;
-    private final Map<NodeId, Origin> origins = new HashMap<>();
-    private int depth;
-
-    Expansion(Showing showing, Library library, Fillings fillings) {
-      this.showing = showing;
-      this.library = library;
-      this.fillings = fillings;
-    }
-
-    Node expand(Node node) {
-      if (node.placement().isEmpty()) {
-        return Members.mapChildren(node, this::expand);
-      }
-      Placement placement = node.placement().get();
-      int number = showing.shownBy(placement);
-      Fillings.Filling filling = fillings.of(node, number, () -> filled(node, placement, number));
-      origins.putAll(filling.origins());
-      depth = Math.max(depth, filling.depth());
-      return filling.member();
-    }
-
-    private Fillings.Filling filled(Node node, Placement placement, int number) {
-      Expanded piece = library.expanded(placement.pieceId(), number);
-      Expansion inserts = new Expansion(showing, library, new Fillings());
-      Placement expanded = Placements.withInserts(placement, inserts::expand);
-      Map<NodeId, Set<LocalKey>> changed = new HashMap<>();
-      for (LocalKey key : placement.changes().keySet()) {
-        changed.computeIfAbsent(key.node(), id -> new LinkedHashSet<>()).add(key);
-      }
-      Node shown = Overlay.show(piece.root(), expanded);
-      RevisionIndex index = piece.index();
-      Map<NodeId, Origin> from = new HashMap<>();
-      shown.walk(
-          each -> {
-            Optional<Node> beneath = index.node(each.id());
-            Optional<Origin> inner =
-                beneath.isPresent()
-                    ? piece.origin(each.id())
-                    : Optional.ofNullable(inserts.origins.get(each.id()));
-            from.put(
-                each.id().within(node.id()),
-                new Origin(
-                    node.id(),
-                    placement.pieceId(),
-                    number,
-                    beneath,
-                    changed.getOrDefault(each.id(), Set.of()),
-                    inner));
-          });
-      int deep = Math.max(piece.depthAt(node.id()), 1 + inserts.depth);
-      if (deep > NESTING_LIMIT) {
-        throw Refused.at(
-            node,
-            "Pieces would stand in each other more than "
-                + NESTING_LIMIT
-                + " deep here; put one of them in directly instead");
-      }
-      Node member = node.withChildren(List.of(shown.mapIds(id -> id.within(node.id()))));
-      boolean keep = inserts.depth == 0;
-      return new Fillings.Filling(number, keep, member, Map.copyOf(from), deep);
-    }
   }
 }

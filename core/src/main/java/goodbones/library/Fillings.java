@@ -21,14 +21,20 @@ public final class Fillings {
    * @param keep whether it hangs on nothing but the placement and the revision
    * @param member the placement with what it shows below it
    */
-  record Filling(int revision, boolean keep, Node member, Map<NodeId, Origin> origins, int depth) {}
+  record Filling(
+      int revision,
+      SiteFillings ofSite,
+      boolean keep,
+      Node member,
+      Map<NodeId, Origin> origins,
+      int depth) {}
 
   private final Map<Node, Filling> known = new IdentityHashMap<>();
   private final Map<Node, Node> drawn = new IdentityHashMap<>();
 
-  Filling of(Node placement, int revision, Supplier<Filling> fresh) {
+  Filling of(Node placement, int revision, SiteFillings ofSite, Supplier<Filling> fresh) {
     Filling filling = known.get(placement);
-    if (filling == null || filling.revision() != revision) {
+    if (filling == null || filling.revision() != revision || !filling.ofSite().equals(ofSite)) {
       if (known.size() >= LIMIT) {
         known.clear();
         drawn.clear();
@@ -46,6 +52,6 @@ public final class Fillings {
     if (node.placement().isPresent()) {
       return drawn.computeIfAbsent(node, Members::withoutMembers);
     }
-    return Members.mapChildren(node, this::drawn);
+    return Members.drawn(node, this::drawn);
   }
 }

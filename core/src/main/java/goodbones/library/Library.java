@@ -17,4 +17,20 @@ public interface Library {
   default Expanded expanded(String pieceId, int number) {
     return Expanded.of(revision(pieceId, number).root(), Showing.BOUND, this);
   }
+
+  /**
+   * A revision with something chosen about it before it is expanded.
+   *
+   * @throws UnknownPiece if there is no such piece, or it has no revision of that number
+   */
+  default Expanded expanded(String pieceId, int number, Picks picks) {
+    Expanded own = expanded(pieceId, number);
+    return picks.isEmpty()
+        ? own
+        : own.picked(
+            picks,
+            chosen ->
+                Expansion.of(
+                    revision(pieceId, number).root(), Showing.BOUND, this, new Fillings(), chosen));
+  }
 }

@@ -1,6 +1,7 @@
 package goodbones.library;
 
 import goodbones.document.Aspect;
+import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -13,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
@@ -93,21 +95,92 @@ public final class Lifting {
    * @param node of an expanded tree
    */
   public Node lifted(Node node) {
+    if (node.kind() == Kind.ITEM) {
+      return lifted(node.children().get(0));
+    }
     if (node.placement().isEmpty()) {
       return node.withId(ids.apply(node.id()))
-          .withChildren(node.children().stream().map(this::lifted).toList());
+          .withOptions(node.options().withVariants(List.of()).showing(Optional.empty()))
+          .withChildren(
+              node.children().stream().filter(Lifting::isSeen).map(this::lifted).toList());
     }
     Node alone = node.withId(ids.apply(node.id())).withChildren(List.of());
     return placedHere.test(node.id())
         ? alone
-        : alone.withPlacement(new Tied(node, node.placement().get()).placement());
+        : alone.withPlacement(tied(node, node.placement().get()));
+  }
+
+  private static boolean isSeen(Node node) {
+    boolean emptyItem = node.kind() == Kind.ITEM && node.children().isEmpty();
+    return node.kind() != Kind.PATTERN && !emptyItem && !node.options().off();
+  }
+
+  private Placement tied(Node node, Placement bound) {
+    Map<LocalKey, LocalValue> chosen = Items.shown(node);
+    SortedMap<LocalKey, LocalValue> forms = new TreeMap<>(chosen);
+    forms.keySet().removeIf(key -> key.aspect() instanceof Aspect.Items);
+    Expanded piece =
+        library.expanded(bound.pieceId(), bound.settled(), new Picks(new TreeMap<>(chosen)));
+    RevisionIndex plain =
+        library.expanded(bound.pieceId(), bound.settled(), new Picks(forms)).index();
+    RevisionIndex own = library.expanded(bound.pieceId(), bound.settled()).index();
+    Placement tied =
+        new Tied(node, bound, piece.index())
+            .placement(picks(chosen, plain, own))
+            .withSettled(bound.settled());
+    boolean follows = outside.shownBy(tied) == bound.settled();
+    return follows ? tied : tied.withPin(Optional.of(new Pin(bound.settled(), Pin.Reason.HELD)));
+  }
+
+  /**
+   * Of what is chosen, what the piece itself does not have so.
+   *
+   * @param plain the piece with the forms that are chosen, and its own items
+   * @param own the piece with nothing chosen
+   */
+  private static Map<LocalKey, LocalValue> picks(
+      Map<LocalKey, LocalValue> chosen, RevisionIndex plain, RevisionIndex own) {
+    Map<LocalKey, LocalValue> picks = new TreeMap<>();
+    chosen.forEach(
+        (key, value) -> {
+          if (value instanceof LocalValue.ItemsAre items) {
+            List<NodeId> there =
+                plain
+                    .node(key.node())
+                    .map(list -> LocalValue.ItemsAre.of(list).ids())
+                    .orElse(List.of());
+            if (!items.ids().equals(there)) {
+              Set<NodeId> added = new TreeSet<>(items.ids());
+              there.forEach(added::remove);
+              picks.put(key, new LocalValue.ItemsAre(items.ids(), added));
+            }
+          } else if (!own.value(key).equals(Optional.of(value))) {
+            picks.put(key, value);
+          }
+        });
+    return picks;
+  }
+
+  /**
+   * What an item has to say to look as it is shown.
+   *
+   * @param pattern what it is made from, with what is chosen about that
+   * @param plain the same with the forms that are chosen, and its own items
+   * @param own the same with nothing chosen
+   */
+  Placement item(
+      Node member,
+      RevisionIndex pattern,
+      RevisionIndex plain,
+      RevisionIndex own,
+      Map<LocalKey, LocalValue> chosen) {
+    return new Tied(member, Placement.of(""), pattern).placement(picks(chosen, plain, own));
   }
 
   /** What is placed in a piece, as a placement that holds all that differs by itself. */
   private final class Tied {
     private final Node member;
     private final Placement bound;
-    private final Expanded piece;
     private final RevisionIndex base;
     private final Map<NodeId, Node> shown = new HashMap<>();
     private final Map<NodeId, NodeId> parents = new HashMap<>();
@@ -115,11 +188,10 @@ public final class Lifting {
     private final TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
     private final TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
 
-    Tied(Node member, Placement bound) {
+    Tied(Node member, Placement bound, RevisionIndex base) {
       this.member = member;
       this.bound = bound;
-      this.piece = library.expanded(bound.pieceId(), bound.settled());
-      this.base = piece.index();
+      this.base = base;
       member.walk(
           node -> {
             shown.put(node.id(), node);
@@ -133,17 +205,15 @@ public final class Lifting {
 
     /** A node's address as seen from inside; empty if it does not come from there. */
     private Optional<NodeId> inside(NodeId id) {
-      String prefix = member.id().value() + "/";
-      return id.value().startsWith(prefix)
-          ? Optional.of(NodeId.of(id.value().substring(prefix.length())))
-          : Optional.empty();
+      return id.isIn(member.id()) ? Optional.of(id.from(member.id())) : Optional.empty();
     }
 
     private Optional<NodeId> ofPiece(NodeId id) {
       return inside(id).filter(base::has);
     }
 
-    Placement placement() {
+    Placement placement(Map<LocalKey, LocalValue> picks) {
+      said.keySet().removeIf(key -> key.aspect().isPick());
       for (Node node : shown.values()) {
         if (node != member) {
           ofPiece(node.id()).ifPresentOrElse(id -> values(id, node), () -> insert(node));
@@ -152,13 +222,8 @@ public final class Lifting {
       shown.values().forEach(this::reorders);
       removals(base.root(), false);
       keepUnseen();
-      Placement tied =
-          Placement.of(bound.pieceId())
-              .withSettled(bound.settled())
-              .withChanges(changes)
-              .withOrder(order);
-      boolean follows = outside.shownBy(tied) == bound.settled();
-      return follows ? tied : tied.withPin(Optional.of(new Pin(bound.settled(), Pin.Reason.HELD)));
+      changes.putAll(picks);
+      return Placement.of(bound.pieceId()).withChanges(changes).withOrder(order);
     }
 
     private void values(NodeId id, Node node) {

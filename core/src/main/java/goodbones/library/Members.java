@@ -23,14 +23,29 @@ public final class Members {
   }
 
   /**
-   * A view of an expanded tree without its members: each placement gives its place to what it
-   * shows.
+   * A view of an expanded tree without its members: each placement and each item gives its place to
+   * what it shows; patterns, and parts that are switched off, have none.
    */
   public static Node withoutMembers(Node node) {
+    return drawn(node, Members::withoutMembers);
+  }
+
+  /** A node as it is drawn, with what stands in it as that is drawn. */
+  static Node drawn(Node node, UnaryOperator<Node> children) {
     Node at = node;
-    while (at.kind() == Kind.PLACEMENT && !at.children().isEmpty()) {
+    while (at.kind().isMember() && !at.children().isEmpty()) {
       at = at.children().get(0);
     }
-    return mapChildren(at, Members::withoutMembers);
+    List<Node> seen = at.children().stream().filter(Members::isSeen).toList();
+    return mapChildren(seen.size() == at.children().size() ? at : at.withChildren(seen), children);
+  }
+
+  /** Whether there is anything of it to draw. */
+  private static boolean isSeen(Node node) {
+    if (node.options().off() || node.kind() == Kind.PATTERN) {
+      return false;
+    }
+    boolean around = node.kind().isMember() && !node.children().isEmpty();
+    return !around || isSeen(node.children().get(0));
   }
 }

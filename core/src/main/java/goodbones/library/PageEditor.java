@@ -5,6 +5,7 @@ import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Editor;
 import goodbones.document.Fault;
+import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
@@ -17,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 
 /** Carries out edits that are aimed at what a page shows, placements included. */
@@ -53,24 +55,111 @@ public final class PageEditor {
    * @throws Refused if the edit makes no sense; the page given in is untouched
    */
   public Edited apply(Node page, Edit edit) {
-    List<Edit> inverses = new ArrayList<>();
-    Node now = page;
-    for (Edit step : steps(edit)) {
-      boolean aimedInside = step.nodes().stream().anyMatch(NodeId::isInside);
-      Edit onStored =
-          aimedInside ? LocalEdits.translate(now, shown(now), showing, library, step) : step;
-      Edited edited = Editor.step(now, onStored);
-      inverses.add(0, edited.inverse());
-      now = edited.root();
+    Run run = new Run(page);
+    for (Edit step : edit.steps()) {
+      run.carryOut(
+          LocalEdits.isOfShown(step)
+              ? LocalEdits.translate(run.now, shown(run.now), showing, library, step)
+              : step);
     }
-    return finished(page, now, inverses);
+    return finished(run);
+  }
+
+  /**
+   * Applies an edit that is aimed at an item of one of the document's own lists to the pattern that
+   * all its items are made from.
+   *
+   * @throws Refused if the edit makes no sense; the page given in is untouched
+   */
+  public Edited applyToEvery(Node page, Edit edit) {
+    Optional<Node> item =
+        edit.steps().stream()
+            .flatMap(step -> step.nodes().stream())
+            .filter(NodeId::isInside)
+            .flatMap(id -> page.find(id.outer()).stream())
+            .filter(node -> node.kind() == Kind.ITEM)
+            .findFirst();
+    Optional<Node> pattern =
+        item.flatMap(node -> page.parentOf(node.id()))
+            .flatMap(list -> list.children().get(0).children().stream().findFirst());
+    if (pattern.isEmpty()) {
+      return apply(page, edit);
+    }
+    NodeId of = item.get().id();
+    NodeId outermost = pattern.get().id().within(of);
+    Run run = new Run(page);
+    for (Edit step : edit.steps()) {
+      boolean ofItem =
+          (step instanceof Edit.Remove || step instanceof Edit.Move)
+              && step.nodes().get(0).equals(outermost);
+      Node made = run.now.find(pattern.get().id()).orElseThrow();
+      Edit there = ofItem ? step : step.mapped(id -> id.isIn(of) ? id.from(of) : id);
+      Node document =
+          ofItem || there.nodes().stream().anyMatch(id -> !reaches(made, id)) ? run.now : made;
+      run.carryOut(
+          LocalEdits.isOfShown(there)
+              ? LocalEdits.translate(document, shown(document), showing, library, there)
+              : there);
+    }
+    return finished(run);
+  }
+
+  private static boolean reaches(Node tree, NodeId id) {
+    return tree.find(id.outer()).isPresent();
+  }
+
+  /** Carries out steps one after the other, and collects what brings everything back. */
+  private final class Run {
+    private final Node before;
+    private final List<Edit> inverses = new ArrayList<>();
+    private final SortedMap<LocalKey, Optional<FieldValue>> filled = new TreeMap<>();
+    private Node now;
+
+    Run(Node before) {
+      this.before = before;
+      this.now = before;
+    }
+
+    void carryOut(Edit edit) {
+      for (Edit step : edit.steps()) {
+        if (step instanceof Edit.FillSite fill) {
+          LocalKey key = SiteFillings.key(fill.slot(), fill.field());
+          Optional<FieldValue> was = ofSite(fill);
+          filled.put(key, fill.value());
+          inverses.add(0, new Edit.FillSite(fill.slot(), fill.field(), was, fill.value()));
+        } else {
+          Edited edited = Editor.step(now, step);
+          inverses.add(0, edited.inverse());
+          now = edited.root();
+        }
+      }
+    }
+
+    private Optional<FieldValue> ofSite(Edit.FillSite fill) {
+      return showing.fillings().with(filled).of(fill.slot(), fill.field());
+    }
+
+    /** What fills the site is brought back only over what the edit itself had filled. */
+    void requireFilled(Edit edit) {
+      for (Edit step : edit.steps()) {
+        if (step instanceof Edit.FillSite fill && !ofSite(fill).equals(fill.was())) {
+          throw Refused.at(
+              before,
+              "These words of the whole site were changed from another page since; set them anew."
+                  + " Nothing was changed");
+        }
+      }
+    }
   }
 
   /** What every way to another document ends with: it is settled, and allowed. */
-  private Edited finished(Node before, Node after, List<Edit> inverses) {
-    Node now = settled(before, after, inverses);
-    requireNoneNew(before, now);
-    return new Edited(now, inverses.size() == 1 ? inverses.get(0) : new Edit.Group(inverses));
+  private Edited finished(Run run) {
+    run.now = settled(run.before, run.now, run.inverses);
+    new Layers(showing, library).followed(run.before, run.now).forEach(run::carryOut);
+    requireNoneNew(run.before, run.now);
+    List<Edit> inverses = run.inverses;
+    Edit inverse = inverses.size() == 1 ? inverses.get(0) : new Edit.Group(inverses);
+    return new Edited(run.now, inverse, run.filled);
   }
 
   /**
@@ -104,7 +193,12 @@ public final class PageEditor {
   /** Those of the document's own tree. */
   private static Map<NodeId, Placement> own(Node document) {
     Map<NodeId, Placement> placements = new LinkedHashMap<>();
-    document.walk(node -> node.placement().ifPresent(p -> placements.put(node.id(), p)));
+    document.walk(
+        node -> {
+          if (node.kind() == Kind.PLACEMENT) {
+            node.placement().ifPresent(placement -> placements.put(node.id(), placement));
+          }
+        });
     return placements;
   }
 
@@ -163,13 +257,6 @@ public final class PageEditor {
     return after.withPin(placement.pin());
   }
 
-  /** One step after the other: each is aimed at what the one before it leads to. */
-  private static List<Edit> steps(Edit edit) {
-    return edit instanceof Edit.Group group
-        ? group.edits().stream().flatMap(each -> steps(each).stream()).toList()
-        : List.of(edit);
-  }
-
   /**
    * Applies an inverse that an earlier edit gave, for undo and redo.
    *
@@ -179,8 +266,10 @@ public final class PageEditor {
   public Edited reapply(Node page, Edit asked) {
     Edit edit = relocated(page, asked);
     requireTargets(page, edit);
-    Edited edited = Editor.apply(page, edit);
-    return finished(page, edited.root(), new ArrayList<>(List.of(edited.inverse())));
+    Run run = new Run(page);
+    run.requireFilled(edit);
+    run.carryOut(edit);
+    return finished(run);
   }
 
   /** A change that is brought back is aimed at where its node stands now. */
@@ -217,11 +306,14 @@ public final class PageEditor {
   private void requireTargets(Node page, Edit edit) {
     if (edit instanceof Edit.Group group) {
       group.edits().forEach(each -> requireTargets(page, each));
-    } else if (edit instanceof Edit.SetLocal local && local.value().isPresent()) {
+    } else if (edit instanceof Edit.SetLocal local
+        && local.value().isPresent()
+        && page.find(local.placement()).map(n -> n.kind() == Kind.PLACEMENT).orElse(true)) {
       Node node = page.find(local.placement()).orElseThrow(() -> Refused.gone(local.placement()));
       Placement placement = node.placement().orElseThrow(() -> Refused.gone(node.id()));
       int shown = showing.shownBy(placement);
-      RevisionIndex revision = library.expanded(placement.pieceId(), shown).index();
+      RevisionIndex revision =
+          library.expanded(placement.pieceId(), shown, Picks.of(placement)).index();
       LocalValue value = local.value().get();
       boolean inserts =
           value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent();

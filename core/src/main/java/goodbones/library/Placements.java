@@ -1,11 +1,14 @@
 package goodbones.library;
 
+import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.document.Variant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -49,15 +52,33 @@ public final class Placements {
 
   private static Node mapped(
       Node node, Optional<NodeId> around, BiFunction<NodeId, Placement, Placement> change) {
-    Node mapped = Members.mapChildren(node, child -> mapped(child, around, change));
+    Node mapped =
+        varied(Members.mapChildren(node, child -> mapped(child, around, change)), around, change);
     if (node.placement().isEmpty()) {
       return mapped;
     }
     Placement before = node.placement().get();
     NodeId path = around.map(node.id()::within).orElse(node.id());
-    Placement after =
-        withInserts(change.apply(path, before), tree -> mapped(tree, Optional.of(path), change));
+    Placement own = node.kind() == Kind.PLACEMENT ? change.apply(path, before) : before;
+    Placement after = withInserts(own, tree -> mapped(tree, Optional.of(path), change));
     return after.equals(before) ? mapped : mapped.withPlacement(after);
+  }
+
+  /** Named forms put placements in too. */
+  private static Node varied(
+      Node node, Optional<NodeId> around, BiFunction<NodeId, Placement, Placement> change) {
+    if (node.options().variants().isEmpty()) {
+      return node;
+    }
+    List<Variant> forms =
+        node.options().variants().stream()
+            .map(
+                form ->
+                    form.withLayer(withInserts(form.layer(), tree -> mapped(tree, around, change))))
+            .toList();
+    return forms.equals(node.options().variants())
+        ? node
+        : node.withOptions(node.options().withVariants(forms));
   }
 
   /** A placement with its inserted trees changed; the same object if none of them changes. */

@@ -94,6 +94,19 @@ public final class Relocations {
     return isEmpty() ? this : new Relocations(inverted(paths), inverted(asChild));
   }
 
+  /** These, and those of others for what is not among them. */
+  public Relocations or(Relocations others) {
+    if (others.isEmpty() || isEmpty()) {
+      return isEmpty() ? others : this;
+    }
+    Map<NodeId, NodeId> all = new HashMap<>(others.paths);
+    all.keySet().removeAll(asChild.keySet());
+    all.putAll(paths);
+    Map<NodeId, NodeId> children = new HashMap<>(others.asChild);
+    children.putAll(asChild);
+    return new Relocations(all, children);
+  }
+
   private static Map<NodeId, NodeId> inverted(Map<NodeId, NodeId> map) {
     Map<NodeId, NodeId> inverted = new HashMap<>();
     map.forEach((from, to) -> inverted.put(to, from));
@@ -113,7 +126,10 @@ public final class Relocations {
 
   /** A key: what is said of a node's place goes to what stands there. */
   public LocalKey key(LocalKey key) {
-    boolean place = key.aspect() instanceof Aspect.Removed || key.aspect() instanceof Aspect.Placed;
+    boolean place =
+        key.aspect() instanceof Aspect.Removed
+            || key.aspect() instanceof Aspect.Placed
+            || key.aspect() instanceof Aspect.Switched;
     NodeId id = place ? child(key.node()) : node(key.node());
     return new LocalKey(id, key.aspect());
   }
@@ -134,6 +150,16 @@ public final class Relocations {
     return placement.withChanges(changes).withOrder(order).withDormantSince(since);
   }
 
+  /** What is chosen, by where it is chosen now. */
+  public Picks picks(Picks picks) {
+    if (isEmpty() || picks.isEmpty()) {
+      return picks;
+    }
+    TreeMap<LocalKey, LocalValue> moved = new TreeMap<>();
+    picks.said().forEach((key, value) -> moved.put(key(key), value));
+    return new Picks(moved);
+  }
+
   private LocalValue value(LocalValue value) {
     return value instanceof LocalValue.PlacedUnder placed
         ? new LocalValue.PlacedUnder(node(placed.parent()), placed.inserted())
@@ -144,7 +170,7 @@ public final class Relocations {
   Node tree(Node node) {
     NodeId child = child(node.id());
     NodeId at = node(node.id());
-    boolean unlinked = node.kind() == Kind.PLACEMENT && !child.equals(at);
+    boolean unlinked = node.kind().isMember() && !child.equals(at);
     if (unlinked && !node.children().isEmpty()) {
       return tree(node.children().get(0));
     }
@@ -185,10 +211,10 @@ public final class Relocations {
       }
       paths.forEach(this::wrap);
       for (NodeId id : missing) {
-        boolean placed = before.node(id).filter(n -> n.kind() == Kind.PLACEMENT).isPresent();
-        if (placed && !paths.containsKey(id)) {
+        boolean member = before.node(id).filter(n -> n.kind().isMember()).isPresent();
+        if (member && !paths.containsKey(id)) {
           before.node(id).stream()
-              .flatMap(member -> member.children().stream())
+              .flatMap(around -> around.children().stream())
               .map(root -> paths.get(root.id()))
               .filter(to -> to != null)
               .forEach(to -> asChild.put(id, to));
@@ -268,8 +294,8 @@ public final class Relocations {
       Optional<NodeId> at = before.parent(id);
       while (at.isPresent()) {
         NodeId around = at.get();
-        boolean placed = before.node(around).filter(n -> n.kind() == Kind.PLACEMENT).isPresent();
-        if (placed) {
+        boolean member = before.node(around).filter(n -> n.kind().isMember()).isPresent();
+        if (member) {
           addCopies(around.value(), id.value(), copies);
         }
         at = before.parent(around);

@@ -8,6 +8,7 @@ import goodbones.document.NodeId;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** A revision's tree, made quick to ask: nodes and parents by id, values by key. */
 public final class RevisionIndex {
@@ -48,6 +49,17 @@ public final class RevisionIndex {
   public boolean isSlot(LocalKey key) {
     return key.aspect() instanceof Aspect.Content content
         && node(key.node()).map(node -> node.slots().contains(content.field())).orElse(false);
+  }
+
+  /** Says whether a content field is filled once for the whole site here. */
+  public boolean isSiteSlot(LocalKey key) {
+    return key.aspect() instanceof Aspect.Content content
+        && siteSlots(key.node()).contains(content.field());
+  }
+
+  /** The fields of a node that are filled once for the whole site; none if it is not here. */
+  public Set<String> siteSlots(NodeId id) {
+    return node(id).<Set<String>>map(node -> node.options().siteSlots()).orElse(Set.of());
   }
 
   /**

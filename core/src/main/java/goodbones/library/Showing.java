@@ -12,4 +12,14 @@ public interface Showing {
    * @throws UnknownPiece if there is no saying
    */
   int shownBy(Placement placement);
+
+  /** What fills the slots of the whole site; nothing where the document is of no site. */
+  default SiteFillings fillings() {
+    return SiteFillings.NONE;
+  }
+
+  /** Whether the document is of a site, so that slots of the whole site can be filled from it. */
+  default boolean isOfSite() {
+    return false;
+  }
 }

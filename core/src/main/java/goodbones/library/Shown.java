@@ -1,12 +1,12 @@
 package goodbones.library;
 
 import goodbones.document.Aspect;
-import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
 import goodbones.style.Layer;
 import goodbones.style.OwnValues;
 import java.util.ArrayList;
@@ -79,11 +79,7 @@ public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implem
 
   /** Where a node comes from, as seen from the placement that holds what is done to it. */
   public Optional<Origin> carried(NodeId id) {
-    Optional<Origin> from = origin(id);
-    while (from.isPresent() && from.get().isOfInserted()) {
-      from = from.get().inner();
-    }
-    return from;
+    return origin(id).map(Origin::carried);
   }
 
   /** The key of a local change of a node, as seen from the placement that holds it. */
@@ -106,12 +102,13 @@ public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implem
   }
 
   /**
-   * The placement whose only child a node is, and so on outwards; the node itself if it is none.
+   * The placement or item whose only child a node is, and so on outwards; the node itself if it is
+   * none.
    */
   public NodeId outward(NodeId id) {
     NodeId at = id;
     Optional<Node> parent = members.parentOf(at);
-    while (parent.isPresent() && parent.get().kind() == Kind.PLACEMENT) {
+    while (parent.isPresent() && parent.get().kind().isMember()) {
       at = parent.get().id();
       parent = members.parentOf(at);
     }
@@ -139,18 +136,32 @@ public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implem
       Origin origin = from.get();
       local = local.inner();
       if (origin.libraryNode().isPresent()) {
-        if (origin.changed().contains(new LocalKey(local, Aspect.style(key)))) {
-          layers.add(new Layer(source, label, Optional.ofNullable(at.styles().get(key))));
+        LocalKey said = new LocalKey(local, Aspect.style(key));
+        if (origin.changed().contains(said)) {
+          Layer.Source here = origin.isOfItem() ? Layer.Source.ITEM : source;
+          layers.add(new Layer(here, label, Optional.ofNullable(at.styles().get(key))));
         }
         source = Layer.Source.CONTAINER;
-        label = origin.pieceId() + " " + origin.revision();
+        label = origin.isOfItem() ? label : origin.pieceId() + " " + origin.revision();
         at = origin.libraryNode().get();
+        if (origin.varied().isPresent()) {
+          Varied varied = origin.varied().get();
+          if (varied.beneath().isEmpty()) {
+            return with(layers, Layer.Source.VARIANT, varied.form(), at, key);
+          }
+          if (varied.changed().contains(said)) {
+            Optional<StyleValue> value = Optional.ofNullable(at.styles().get(key));
+            layers.add(new Layer(Layer.Source.VARIANT, varied.form(), value));
+          }
+          at = varied.beneath().get();
+        }
       } else if (origin.inner().isEmpty()) {
         return with(layers, source, label, at, key);
       }
       from = origin.inner();
     }
-    return with(layers, own ? Layer.Source.OWN : Layer.Source.PIECE, label, at, key);
+    boolean ofPiece = !own && !label.isEmpty();
+    return with(layers, ofPiece ? Layer.Source.PIECE : Layer.Source.OWN, label, at, key);
   }
 
   private static List<Layer> with(
@@ -167,6 +178,7 @@ public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implem
     Optional<Origin> from = origin(node.id());
     while (from.isPresent()) {
       from.get().libraryNode().ifPresent(beneath -> add(beneath, properties));
+      from.get().varied().flatMap(Varied::beneath).ifPresent(beneath -> add(beneath, properties));
       for (LocalKey local : from.get().changed()) {
         if (local.aspect() instanceof Aspect.Style style) {
           properties.add(style.key().property());

@@ -30,4 +30,9 @@ public record Question(
     keys = List.copyOf(keys);
     choices = Set.copyOf(choices);
   }
+
+  /** The same with one answer only. */
+  Question only(Settlement settlement) {
+    return new Question(id, verdict, node, keys, before, page, library, Set.of(settlement));
+  }
 }

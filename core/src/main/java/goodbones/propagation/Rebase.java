@@ -2,6 +2,7 @@ package goodbones.propagation;
 
 import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
+import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -10,8 +11,10 @@ import goodbones.document.Placement;
 import goodbones.library.Library;
 import goodbones.library.Members;
 import goodbones.library.Overlay;
+import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
+import goodbones.library.Variants;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -22,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
+import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
@@ -48,6 +52,12 @@ public final class Rebase {
   /** The id of the question about moves that make a loop of parents. */
   static final String LOOP = "loop";
 
+  /** How the ids of questions begin about a named form that is gone. */
+  private static final String FORM = "variant ";
+
+  /** How the ids of questions begin about a part that the library switched off. */
+  private static final String OFF = "off ";
+
   private final NodeId placementId;
   private final Placement stored;
 
@@ -66,7 +76,10 @@ public final class Rebase {
   private final Map<NodeId, NodeId> parentsAfter;
   private final SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
   private final Map<String, Question> questions = new LinkedHashMap<>();
-  private final Map<String, Rebased> alternatives = new LinkedHashMap<>();
+  private final Map<String, Map<Settlement, Rebased>> alternatives = new LinkedHashMap<>();
+  private final SortedSet<LocalKey> formsGone = new TreeSet<>();
+  private final SortedMap<LocalKey, NodeId> switchedOff = new TreeMap<>();
+  private final SortedMap<LocalKey, LocalKey> leftOut = new TreeMap<>();
 
   private Rebase(
       NodeId placementId,
@@ -123,7 +136,13 @@ public final class Rebase {
   }
 
   private Way way(int from) {
-    return ways.computeIfAbsent(from, f -> Way.between(library, stored.pieceId(), f, to));
+    return ways.computeIfAbsent(
+        from,
+        f -> {
+          // What is stored is addressed as the revision has it on which it is settled.
+          Picks there = Way.relocated(library, stored.pieceId(), settled(), f, Picks.of(stored));
+          return Way.between(library, stored.pieceId(), f, to, there);
+        });
   }
 
   /** The way of one change: from the revision that it was made on. */
@@ -133,10 +152,13 @@ public final class Rebase {
 
   private Rebased run() {
     placement.changes().forEach((key, value) -> verdicts.put(key, verdict(key, value)));
+    findLeftOut();
     checkLoops();
     checkRemovals();
     checkCatalogue();
+    List.copyOf(verdicts.keySet()).forEach(this::foldIntoForm);
     verdicts.forEach(this::ask);
+    forks();
     SortedMap<LocalKey, LocalValue> written = fillingsToWrite();
     List<Question> asked = List.copyOf(questions.values());
     Settling settling =
@@ -150,6 +172,8 @@ public final class Rebase {
             this::before,
             last,
             this::isThere,
+            key -> topmostGone(key, Optional.ofNullable(placement.changes().get(key))),
+            key -> way(key).without(key).first(),
             verdicts,
             asked,
             written);
@@ -159,32 +183,112 @@ public final class Rebase {
 
   private Verdict verdict(LocalKey key, LocalValue value) {
     boolean ours = inserted.contains(key.node());
-    if (key.aspect() instanceof Aspect.Removed && !ours && !last.has(key.node())) {
+    if (hides(key) && !ours && !last.has(key.node())) {
       return Verdict.DORMANT;
     }
     Before made = before(key);
-    if (unseen(key, made.revision(), made.parents()) && unseen(key, last, parentsAfter)) {
+    boolean seenBefore = !unseen(key, made.revision(), made.parents());
+    boolean seenAfter = !unseen(key, last, parentsAfter);
+    if (!seenBefore && !seenAfter) {
       return Verdict.DORMANT;
     }
     if (!ours && !last.has(key.node())) {
       return Verdict.GONE;
     }
     if (value instanceof LocalValue.PlacedUnder placed && !isThere(placed.parent())) {
-      return Verdict.GONE;
+      boolean neverWas =
+          !made.revision().has(placed.parent()) && !inserted.contains(placed.parent());
+      return neverWas ? Verdict.DORMANT : Verdict.GONE;
+    }
+    if (seenBefore && !seenAfter) {
+      Optional<NodeId> off = offByLibrary(key.node());
+      if (off.isPresent()) {
+        switchedOff.put(key, off.get());
+        return Verdict.GONE;
+      }
     }
     if (ours) {
       return Verdict.STANDS;
     }
+    if (value instanceof LocalValue.SwitchedIs) {
+      return Verdict.STANDS;
+    }
+    if (value instanceof LocalValue.ItemsAre) {
+      boolean list = last.node(key.node()).map(Node::isList).orElse(false);
+      return list ? Verdict.STANDS : Verdict.GONE;
+    }
+    if (value instanceof LocalValue.VariantIs is && !isKnown(is, last, key.node())) {
+      if (!isKnown(is, made.revision(), key.node())) {
+        return Verdict.DORMANT;
+      }
+      formsGone.add(key);
+      return Verdict.GONE;
+    }
     Way way = way(key);
+    RevisionIndex revision = made.revision();
+    if (last.isSiteSlot(key)) {
+      return forSite(key, value, revision);
+    }
     if (!last.isSlot(key) && librarySaysTheSame(way, key, value)) {
       return Verdict.ABSORBED;
     }
-    RevisionIndex revision = made.revision();
     if (last.isSlot(key) || !revision.has(key.node())) {
       return Verdict.STANDS;
     }
     boolean fixedNow = revision.isSlot(key);
-    return !fixedNow && revision.value(key).equals(last.value(key)) ? Verdict.STANDS : Verdict.BOTH;
+    return !fixedNow && way.firstValue(key).equals(way.lastValue(key))
+        ? Verdict.STANDS
+        : Verdict.BOTH;
+  }
+
+  /**
+   * A slot becomes one of the whole site: what the placement says is needless if the site shows the
+   * same; otherwise it is asked, and may stay as this placement's own.
+   */
+  private Verdict forSite(LocalKey key, LocalValue value, RevisionIndex revision) {
+    if (revision.isSiteSlot(key)) {
+      return Verdict.STANDS;
+    }
+    return ofSite(key).or(() -> last.value(key)).equals(Optional.of(value))
+        ? Verdict.ABSORBED
+        : Verdict.BOTH;
+  }
+
+  private Optional<LocalValue> ofSite(LocalKey key) {
+    return key.aspect() instanceof Aspect.Content content
+        ? outside.fillings().of(key.node(), content.field()).map(LocalValue.ContentIs::new)
+        : Optional.empty();
+  }
+
+  /** What is said of items that are left out of a list goes where the list goes. */
+  private void findLeftOut() {
+    verdicts.forEach(
+        (list, verdict) -> {
+          if (verdict == Verdict.GONE && list.aspect() instanceof Aspect.Items) {
+            Set<NodeId> items = new TreeSet<>();
+            way(list)
+                .firstValue(list)
+                .ifPresent(value -> items.addAll(((LocalValue.ItemsAre) value).ids()));
+            for (NodeId item : items) {
+              verdicts.keySet().stream()
+                  .filter(key -> verdicts.get(key) == Verdict.DORMANT)
+                  .filter(key -> key.node().isIn(list.node().beside(item)))
+                  .forEach(key -> leftOut.put(key, list));
+            }
+          }
+        });
+    leftOut.keySet().forEach(key -> verdicts.put(key, Verdict.GONE));
+  }
+
+  private static boolean isKnown(LocalValue.VariantIs is, RevisionIndex revision, NodeId root) {
+    return is.variant().isEmpty()
+        || revision.node(root).flatMap(n -> n.options().named(is.variant().get())).isPresent();
+  }
+
+  /** Whether a change takes its node out of sight. */
+  private boolean hides(LocalKey key) {
+    return key.aspect() instanceof Aspect.Removed
+        || placement.changes().get(key) instanceof LocalValue.SwitchedIs is && !is.on();
   }
 
   /** A node that the library still has, or a local insert's that still has a place to stand. */
@@ -204,14 +308,37 @@ public final class Rebase {
       return true;
     }
     Set<NodeId> climbed = new HashSet<>();
-    NodeId at = key.aspect() instanceof Aspect.Removed ? parents.get(key.node()) : key.node();
+    boolean ofPart =
+        key.aspect() instanceof Aspect.Removed || key.aspect() instanceof Aspect.Switched;
+    NodeId at = ofPart ? parents.get(key.node()) : key.node();
     while (at != null && climbed.add(at)) {
-      if (isRemovedHere(at)) {
+      if (isRemovedHere(at) || isOff(at, revision)) {
         return true;
       }
       at = parents.get(at);
     }
     return false;
+  }
+
+  private boolean isOff(NodeId id, RevisionIndex revision) {
+    return placement.changes().get(new LocalKey(id, Aspect.SWITCHED))
+            instanceof LocalValue.SwitchedIs is
+        ? !is.on()
+        : revision.node(id).map(node -> node.options().off()).orElse(false);
+  }
+
+  /** The outermost part around a node that the newer revision switches off, and nobody here. */
+  private Optional<NodeId> offByLibrary(NodeId id) {
+    Optional<NodeId> outermost = Optional.empty();
+    Set<NodeId> climbed = new HashSet<>();
+    NodeId at = id;
+    while (at != null && climbed.add(at)) {
+      if (!hides(new LocalKey(at, Aspect.SWITCHED)) && isOff(at, last)) {
+        outermost = Optional.of(at);
+      }
+      at = parentsAfter.get(at);
+    }
+    return outermost;
   }
 
   private boolean isRemovedHere(NodeId id) {
@@ -221,7 +348,7 @@ public final class Rebase {
   private static boolean librarySaysTheSame(Way way, LocalKey key, LocalValue value) {
     // A reorder names the parent that the node already has: that is no news from the library.
     boolean reorder =
-        key.aspect() instanceof Aspect.Placed && way.first().value(key).equals(Optional.of(value));
+        key.aspect() instanceof Aspect.Placed && way.firstValue(key).equals(Optional.of(value));
     // What an earlier revision lacked is no removal that the library made, if it is there now.
     boolean removal = key.aspect() instanceof Aspect.Removed;
     return !reorder && !removal && way.says(key, value);
@@ -247,29 +374,95 @@ public final class Rebase {
 
   private void checkRemovals() {
     for (LocalKey key : List.copyOf(verdicts.keySet())) {
-      if (key.aspect() instanceof Aspect.Removed && verdicts.get(key) == Verdict.STANDS) {
+      if (hides(key) && verdicts.get(key) == Verdict.STANDS) {
         Set<NodeId> inside = below(key.node(), before.revision(), before.parents());
         Set<NodeId> after = below(key.node(), last, parentsAfter);
         Set<NodeId> changed = new TreeSet<>(inside);
         changed.addAll(after);
         changed.removeIf(id -> inside.contains(id) == after.contains(id));
         if (changed.stream().anyMatch(id -> before.revision().has(id) && last.has(id))) {
-          String id = "removed " + key.node();
+          String id = key.aspect() + " " + key.node();
           shape(List.of(key), id, Set.of(Settlement.STAY, Settlement.TAKE));
-          alternatives.put(
-              id, Rebase.of(placementId, withoutRemoval(key), shownNow, to, library, outside));
+          alternatives.put(id, Map.of(Settlement.TAKE, otherwise(storedWithout(key))));
         }
       }
     }
   }
 
-  /** The placement as it is stored, without one of its removals. */
-  private Placement withoutRemoval(LocalKey removal) {
+  private Rebased otherwise(Placement other) {
+    return Rebase.of(placementId, other, shownNow, to, library, outside);
+  }
+
+  /** The placement as it is stored, without one of its changes. */
+  private Placement storedWithout(LocalKey moved) {
     SortedMap<LocalKey, LocalValue> others = new TreeMap<>(stored.changes());
-    others
-        .keySet()
-        .removeIf(key -> way(settled()).relocated(only(key)).changes().containsKey(removal));
+    others.keySet().removeAll(storedKeys(moved));
     return stored.withChanges(others);
+  }
+
+  /** The keys of what is stored that have become this one. */
+  private List<LocalKey> storedKeys(LocalKey moved) {
+    return stored.changes().keySet().stream()
+        .filter(key -> way(settled()).relocated(only(key)).changes().containsKey(moved))
+        .toList();
+  }
+
+  /** Whether the answers to a question lead to different views. */
+  static boolean isFork(Question question) {
+    return question.id().startsWith(FORM) || question.id().startsWith(OFF);
+  }
+
+  /** Whether what it is about is kept out of sight where the library's is taken. */
+  static boolean keeps(Question question) {
+    return question.id().startsWith(OFF);
+  }
+
+  /**
+   * What a form that is gone leads to is one question with all beneath it: to stay is to have what
+   * it did as local changes.
+   */
+  private void forks() {
+    for (LocalKey form : formsGone) {
+      Placement spelledOut = stored;
+      for (LocalKey key : storedKeys(form)) {
+        spelledOut =
+            Variants.spelledOut(
+                library.expanded(stored.pieceId(), settled(), Picks.of(stored)), spelledOut, key);
+      }
+      alternatives.put(
+          FORM + form.node(),
+          Map.of(
+              Settlement.STAY,
+              otherwise(spelledOut),
+              Settlement.TAKE,
+              otherwise(storedWithout(form))));
+    }
+    for (NodeId part : new TreeSet<>(switchedOff.values())) {
+      LocalKey on = way(settled()).backwards(new LocalKey(part, Aspect.SWITCHED));
+      alternatives.put(
+          OFF + part,
+          Map.of(
+              Settlement.STAY,
+              otherwise(stored.withChange(on, Optional.of(new LocalValue.SwitchedIs(true))))));
+    }
+  }
+
+  private Optional<LocalKey> formGoneAround(LocalKey key) {
+    return formsGone.stream()
+        .filter(form -> !form.node().isInside() || key.node().isIn(form.node().around()))
+        .findFirst();
+  }
+
+  private void foldIntoForm(LocalKey key) {
+    boolean alsoOfOthers =
+        questions.values().stream()
+            .filter(question -> question.keys().contains(key))
+            .flatMap(question -> question.keys().stream())
+            .anyMatch(other -> formGoneAround(other).isEmpty());
+    if (verdicts.get(key).asks() && formGoneAround(key).isPresent() && !alsoOfOthers) {
+      verdicts.put(key, Verdict.GONE);
+      questions.values().removeIf(question -> question.keys().contains(key));
+    }
   }
 
   private Placement only(LocalKey key) {
@@ -345,13 +538,22 @@ public final class Rebase {
               verdict,
               key.node(),
               List.of(key),
-              before(key).revision().value(key),
+              way(key).firstValue(key),
               page,
-              last.value(key),
+              last.isSiteSlot(key)
+                  ? ofSite(key).or(() -> way(key).lastValue(key))
+                  : way(key).lastValue(key),
               either));
     } else if (verdict == Verdict.GONE) {
-      NodeId top = topmostGone(key, page);
-      String id = "gone " + top;
+      Optional<LocalKey> form = formGoneAround(key);
+      Optional<NodeId> off = Optional.ofNullable(switchedOff.get(key));
+      NodeId top =
+          form.map(LocalKey::node)
+              .or(() -> off)
+              .orElseGet(() -> topmostGone(leftOut.getOrDefault(key, key), page));
+      String id =
+          (form.isPresent() ? FORM : off.isPresent() ? OFF : "gone ")
+              + (form.isPresent() || off.isPresent() ? top : likeOthers(top, before(key)));
       List<LocalKey> keys =
           new ArrayList<>(
               Optional.ofNullable(questions.get(id)).map(Question::keys).orElse(List.of()));
@@ -363,7 +565,7 @@ public final class Rebase {
               verdict,
               top,
               keys,
-              keys.size() == 1 ? before(key).revision().value(key) : Optional.empty(),
+              keys.size() == 1 ? way(key).firstValue(key) : Optional.empty(),
               keys.size() == 1 ? page : Optional.empty(),
               Optional.empty(),
               either));
@@ -386,18 +588,48 @@ public final class Rebase {
     return gone;
   }
 
-  /** Where a fixed part became a slot, the words shown up to then become the filling. */
+  /**
+   * A node of a pattern that is gone from several items is one question: not told apart by item.
+   */
+  private static NodeId likeOthers(NodeId top, Before made) {
+    String[] path = top.value().split("/");
+    StringBuilder around = new StringBuilder();
+    List<String> kept = new ArrayList<>();
+    for (int i = 0; i < path.length; i++) {
+      around.append(i == 0 ? "" : "/").append(path[i]);
+      boolean item =
+          made.revision()
+              .node(NodeId.of(around.toString()))
+              .map(node -> node.kind() == Kind.ITEM)
+              .orElse(false);
+      if (!item || i == path.length - 1) {
+        kept.add(path[i]);
+      }
+    }
+    return NodeId.of(String.join("/", kept));
+  }
+
+  /**
+   * Where a fixed part became a slot, the words shown up to then become the filling; so do the
+   * site's where a slot is the whole site's no more.
+   */
   private SortedMap<LocalKey, LocalValue> fillingsToWrite() {
     SortedMap<LocalKey, LocalValue> written = new TreeMap<>();
+    Way way = way(settled());
     for (Node node : last.nodes()) {
       for (String field : node.slots()) {
         LocalKey key = new LocalKey(node.id(), Aspect.content(field));
         if (!placement.changes().containsKey(key)) {
-          way(settled())
-              .fixedBefore(key)
+          way.fixedBefore(key)
               .flatMap(fixed -> fixed.value(key))
               .filter(value -> !value.equals(new LocalValue.ContentIs(Optional.empty())))
               .ifPresent(value -> written.put(key, value));
+        }
+      }
+      for (String field : way.first().siteSlots(node.id())) {
+        LocalKey key = new LocalKey(node.id(), Aspect.content(field));
+        if (!last.isSiteSlot(key) && !placement.changes().containsKey(key)) {
+          ofSite(key).ifPresent(value -> written.put(key, value));
         }
       }
     }

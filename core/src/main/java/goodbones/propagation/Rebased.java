@@ -20,8 +20,8 @@ import java.util.TreeMap;
  *     and questions name them so
  * @param from the revision that it showed
  * @param questions what there is to decide in any case
- * @param alternatives by the id of a question about a removal: the outcome where it is taken back,
- *     so that what is seen again is asked about too
+ * @param alternatives by the id of a question whose answer changes what is seen: the outcome under
+ *     that answer, so that what it brings into sight is asked about too
  * @param verdicts exactly one for each local change
  * @param written fillings that are written in because a fixed part became a slot
  */
@@ -32,7 +32,7 @@ public record Rebased(
     SortedMap<LocalKey, Verdict> verdicts,
     SortedMap<LocalKey, LocalValue> written,
     List<Question> questions,
-    Map<String, Rebased> alternatives,
+    Map<String, Map<Settlement, Rebased>> alternatives,
     Settling settling) {
   public Rebased {
     questions = List.copyOf(questions);
@@ -43,17 +43,19 @@ public record Rebased(
   public List<Question> allQuestions() {
     Map<String, Question> all = new LinkedHashMap<>();
     questions.forEach(question -> all.put(question.id(), question));
-    alternatives
-        .values()
+    alternatives.values().stream()
+        .flatMap(answers -> answers.values().stream())
         .forEach(other -> other.allQuestions().forEach(q -> all.putIfAbsent(q.id(), q)));
     return List.copyOf(all.values());
   }
 
-  /** The outcome under the answers to questions about removals. */
+  /** The outcome under the answers that change what is seen. */
   private Rebased under(Map<String, Settlement> decisions) {
-    for (Map.Entry<String, Rebased> alternative : alternatives.entrySet()) {
-      if (decisions.get(alternative.getKey()) == Settlement.TAKE) {
-        return alternative.getValue().under(decisions);
+    for (Map.Entry<String, Map<Settlement, Rebased>> alternative : alternatives.entrySet()) {
+      Settlement answer = decisions.get(alternative.getKey());
+      Rebased then = answer == null ? null : alternative.getValue().get(answer);
+      if (then != null) {
+        return then.under(decisions);
       }
     }
     return this;

@@ -6,6 +6,7 @@ import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
 import goodbones.library.Library;
+import goodbones.library.Picks;
 import goodbones.library.Placements;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Shown;
@@ -89,7 +90,7 @@ public final class RolloutPlanner {
         placement,
         from,
         to,
-        Way.between(library, placement.pieceId(), from, to),
+        Way.between(library, placement.pieceId(), from, to, Picks.of(placement)),
         held ? Optional.empty() : Optional.of(Rebase.of(path, placement, from, to, library, then)));
   }
 
@@ -139,7 +140,8 @@ public final class RolloutPlanner {
     if (changes.isEmpty()) {
       return PlacementPlan.Status.NOTHING_TO_SEE;
     }
-    RevisionIndex shown = library.expanded(c.placement().pieceId(), c.from()).index();
+    RevisionIndex shown =
+        library.expanded(c.placement().pieceId(), c.from(), Picks.of(c.placement())).index();
     boolean stand =
         rebased.verdicts().entrySet().stream()
             .anyMatch(e -> e.getValue() == Verdict.STANDS && !shown.isSlot(e.getKey()));

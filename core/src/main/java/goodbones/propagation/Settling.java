@@ -7,8 +7,10 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.Items;
 import goodbones.library.Library;
 import goodbones.library.Lifting;
+import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
 import java.nio.charset.StandardCharsets;
@@ -38,6 +40,12 @@ final class Settling {
   private final Function<LocalKey, Before> before;
   private final RevisionIndex last;
   private final Predicate<NodeId> isThere;
+  private final Function<LocalKey, NodeId> topmostGone;
+  private final Function<LocalKey, RevisionIndex> without;
+
+  /** The parents whose order one of the answers has written. */
+  private final Set<NodeId> ordered = new HashSet<>();
+
   private final SortedMap<LocalKey, Verdict> verdicts;
   private final List<Question> questions;
   private final SortedMap<LocalKey, LocalValue> written;
@@ -55,6 +63,8 @@ final class Settling {
       Function<LocalKey, Before> before,
       RevisionIndex last,
       Predicate<NodeId> isThere,
+      Function<LocalKey, NodeId> topmostGone,
+      Function<LocalKey, RevisionIndex> without,
       SortedMap<LocalKey, Verdict> verdicts,
       List<Question> questions,
       SortedMap<LocalKey, LocalValue> written) {
@@ -67,6 +77,8 @@ final class Settling {
     this.before = before;
     this.last = last;
     this.isThere = isThere;
+    this.topmostGone = topmostGone;
+    this.without = without;
     this.verdicts = verdicts;
     this.questions = questions;
     this.written = written;
@@ -83,6 +95,8 @@ final class Settling {
         before,
         last,
         isThere,
+        topmostGone,
+        without,
         fewerVerdicts,
         fewerQuestions,
         new TreeMap<>());
@@ -94,11 +108,12 @@ final class Settling {
     changes.keySet().removeIf(key -> verdicts.get(key) == Verdict.ABSORBED);
     changes.putAll(written);
     Map<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
+    ordered.clear();
     for (Question question : questions) {
       boolean take = decisions.get(question.id()) == Settlement.TAKE;
-      if (take) {
+      if (take && !Rebase.keeps(question)) {
         question.keys().forEach(changes::remove);
-      } else if (question.verdict() == Verdict.GONE) {
+      } else if (!take && question.verdict() == Verdict.GONE) {
         keepAsOwn(question, changes, order);
       }
     }
@@ -125,33 +140,164 @@ final class Settling {
     return since;
   }
 
+  /** Where it stood in several items, it becomes each item's own. */
+  private void keepAsOwn(
+      Question question, SortedMap<LocalKey, LocalValue> changes, Map<NodeId, List<NodeId>> order) {
+    Map<NodeId, List<LocalKey>> tops = new TreeMap<>();
+    Before then = before.apply(question.keys().get(0));
+    for (LocalKey key : question.keys()) {
+      if (changes.get(key) instanceof LocalValue.ItemsAre items && last.has(key.node())) {
+        // It is there and no list any more: what was added to it stays in it.
+        then.shown().find(key.node()).stream()
+            .flatMap(list -> list.children().stream())
+            .filter(item -> items.own().contains(item.id().own()))
+            .forEach(item -> tops.computeIfAbsent(item.id(), top -> new ArrayList<>()));
+        asListed(key, then, changes, order);
+        changes.remove(key);
+      } else {
+        tops.computeIfAbsent(topmostGone.apply(key), top -> new ArrayList<>()).add(key);
+      }
+    }
+    tops.forEach(
+        (top, keys) -> {
+          boolean item =
+              then.revision().node(top).map(node -> node.kind() == Kind.ITEM).orElse(false);
+          Optional<NodeId> list =
+              Optional.ofNullable(then.parents().get(top))
+                  .filter(id -> item && last.node(id).map(Node::isList).orElse(false));
+          if (list.isEmpty() || !itemAsOwn(list.get(), top, then, keys, changes, order)) {
+            keepAsOwn(top, then, keys, changes, order);
+          }
+        });
+  }
+
+  /** What came of the items of a list stands in their order, and what was left out is removed. */
+  private void asListed(
+      LocalKey items,
+      Before then,
+      SortedMap<LocalKey, LocalValue> changes,
+      Map<NodeId, List<NodeId>> order) {
+    List<NodeId> shown = children(then.shown(), items.node());
+    for (NodeId child : children(without.apply(items).root(), items.node())) {
+      if (last.has(child) && !shown.contains(child)) {
+        changes.put(new LocalKey(child, Aspect.REMOVED), new LocalValue.IsRemoved());
+      }
+    }
+    List<NodeId> there = children(last.root(), items.node());
+    List<NodeId> wanted = shown.stream().filter(there::contains).toList();
+    if (!there.stream().filter(wanted::contains).toList().equals(wanted)) {
+      for (NodeId child : wanted) {
+        changes.put(
+            new LocalKey(child, Aspect.PLACED),
+            new LocalValue.PlacedUnder(items.node(), Optional.empty()));
+      }
+      order.put(items.node(), shown);
+      ordered.add(items.node());
+    }
+  }
+
+  private static List<NodeId> children(Node tree, NodeId parent) {
+    return tree.find(parent).stream()
+        .flatMap(node -> node.children().stream())
+        .map(Node::id)
+        .toList();
+  }
+
+  /** An item that the library dropped becomes one of the placement's own, if it can be made. */
+  private boolean itemAsOwn(
+      NodeId list,
+      NodeId item,
+      Before then,
+      List<LocalKey> keys,
+      SortedMap<LocalKey, LocalValue> changes,
+      Map<NodeId, List<NodeId>> order) {
+    Optional<Node> shown = then.shown().find(item);
+    NodeId path = item.beside(fresh(item));
+    LocalKey items = new LocalKey(list, Aspect.ITEMS);
+    Optional<Placement> said =
+        shown.flatMap(
+            member ->
+                Items.like(
+                    library,
+                    placement.pieceId(),
+                    to,
+                    Picks.of(placement.withChanges(changes)),
+                    list,
+                    path,
+                    member,
+                    lifting(then)));
+    if (said.isPresent()) {
+      Placement like = said.get();
+      keys.forEach(changes::remove);
+      like.changes()
+          .forEach(
+              (key, value) ->
+                  changes.put(
+                      new LocalKey(key.node().within(path), key.aspect()),
+                      value instanceof LocalValue.PlacedUnder placed
+                          ? new LocalValue.PlacedUnder(
+                              placed.parent().within(path), placed.inserted())
+                          : value));
+      like.order()
+          .forEach(
+              (parent, ids) ->
+                  order.put(parent.within(path), ids.stream().map(id -> id.within(path)).toList()));
+      LocalValue.ItemsAre now =
+          changes.get(items) instanceof LocalValue.ItemsAre written
+              ? written
+              : LocalValue.ItemsAre.of(last.node(list).orElseThrow());
+      List<NodeId> ids = new ArrayList<>(now.ids());
+      int at = ids.indexOf(item.own());
+      if (at >= 0) {
+        ids.set(at, path.own());
+      } else {
+        ids.add(path.own());
+      }
+      Set<NodeId> own = new HashSet<>(now.own());
+      own.add(path.own());
+      changes.put(items, new LocalValue.ItemsAre(ids, own));
+    }
+    return said.isPresent();
+  }
+
+  private Lifting lifting(Before then) {
+    return new Lifting(
+        library, outside, this::fresh, placement.changes(), id -> !then.revision().has(id));
+  }
+
   /**
    * The removed subtree, as it was shown, becomes the placement's own under its nearest ancestor
    * that is still there; its local changes are part of it from then on. Nodes that the library
    * moved elsewhere are left out of it.
    */
   private void keepAsOwn(
-      Question question, SortedMap<LocalKey, LocalValue> changes, Map<NodeId, List<NodeId>> order) {
-    NodeId top = question.node();
-    Before then = before.apply(question.keys().get(0));
+      NodeId top,
+      Before then,
+      List<LocalKey> keys,
+      SortedMap<LocalKey, LocalValue> changes,
+      Map<NodeId, List<NodeId>> order) {
     NodeId home = survivor(top, then.parents());
     Optional<Node> shown = then.shown().find(top);
     Set<NodeId> copied = new HashSet<>();
-    if (shown.isPresent()) {
-      Node copy =
-          new Lifting(
-                  library,
-                  outside,
-                  this::fresh,
-                  placement.changes(),
-                  id -> !then.revision().has(id))
-              .lifted(withoutSurvivors(shown.get(), copied, false));
+    Optional<Node> left =
+        shown
+            .map(node -> withoutSurvivors(node, copied, false))
+            .filter(node -> !node.kind().isMember() || !node.children().isEmpty());
+    if (left.isPresent()) {
+      Node copy = lifting(then).lifted(left.get());
       changes.put(
           new LocalKey(copy.id(), Aspect.PLACED),
           new LocalValue.PlacedUnder(home, Optional.of(copy)));
-      order.put(home, orderWithCopy(then.shown(), home, top, copy.id()));
+      List<NodeId> stood = order.getOrDefault(home, List.of());
+      order.put(
+          home,
+          orderWithCopy(
+              stood.contains(top) && ordered.contains(home) ? stood : children(then.shown(), home),
+              top,
+              copy.id()));
+      ordered.add(home);
     }
-    for (LocalKey key : question.keys()) {
+    for (LocalKey key : keys) {
       LocalValue value = changes.remove(key);
       if (value instanceof LocalValue.PlacedUnder placed && copied.contains(placed.parent())) {
         if (!copied.contains(key.node())) {
@@ -176,7 +322,7 @@ final class Settling {
   }
 
   private boolean isMember(NodeId id) {
-    return last.node(id).map(node -> node.kind() == Kind.PLACEMENT).orElse(false);
+    return last.node(id).map(node -> node.kind().isMember() || node.isList()).orElse(false);
   }
 
   /**
@@ -206,10 +352,8 @@ final class Settling {
     return node;
   }
 
-  private static List<NodeId> orderWithCopy(
-      Node shownBefore, NodeId home, NodeId original, NodeId copy) {
-    List<NodeId> ids = new ArrayList<>();
-    shownBefore.find(home).ifPresent(node -> node.children().forEach(child -> ids.add(child.id())));
+  private static List<NodeId> orderWithCopy(List<NodeId> stood, NodeId original, NodeId copy) {
+    List<NodeId> ids = new ArrayList<>(stood);
     int at = ids.indexOf(original);
     if (at >= 0) {
       ids.set(at, copy);

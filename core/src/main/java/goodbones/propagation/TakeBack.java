@@ -161,6 +161,7 @@ public final class TakeBack {
         rebased.questions().stream()
             .filter(q -> q.verdict() == Verdict.GONE)
             .filter(q -> q.keys().stream().anyMatch(k -> !stoodBefore.contains(k)))
+            .map(q -> Rebase.isFork(q) ? q.only(Settlement.TAKE) : q)
             .toList();
     SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
     rebased.verdicts().keySet().forEach(key -> verdicts.put(key, Verdict.STANDS));

@@ -6,47 +6,86 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Expanded;
 import goodbones.library.Library;
+import goodbones.library.Picks;
 import goodbones.library.Relocations;
 import goodbones.library.RevisionIndex;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
  * The revisions between two of a piece, both included, in order, backwards if the second is the
- * older one. All of them are shown with the paths that nodes have in the last one.
+ * older one. All of them are shown with what a placement chooses about them, and with the paths
+ * that nodes have in the last one.
  */
-record Way(List<Step> steps, List<Relocations> relocations) {
+final class Way {
+  private final Library library;
+  private final String pieceId;
+  private final List<Step> steps;
+  private final List<Relocations> relocations;
+
   /**
    * A revision on the way, with all that it shows.
    *
+   * @param picks what is chosen about it
    * @param absorbs whether what it says makes a change needless
    */
-  record Step(RevisionIndex shown, boolean absorbs) {}
+  private record Step(int number, Picks picks, RevisionIndex shown, boolean absorbs) {}
 
-  static Way between(Library library, String pieceId, int from, int to) {
+  private Way(Library library, String pieceId, List<Step> steps, List<Relocations> relocations) {
+    this.library = library;
+    this.pieceId = pieceId;
+    this.steps = steps;
+    this.relocations = relocations;
+  }
+
+  /** What is chosen about one revision, by where it is chosen in another one. */
+  static Picks relocated(Library library, String pieceId, int from, int to, Picks picks) {
+    Picks at = picks;
     int step = from <= to ? 1 : -1;
-    List<Expanded> shown =
-        IntStream.iterate(from, n -> n != to + step, n -> n + step)
-            .mapToObj(number -> library.expanded(pieceId, number))
-            .toList();
+    for (int number = from; number != to && !at.isEmpty(); number += step) {
+      at = own(library, pieceId, number, number + step).picks(at);
+    }
+    return at;
+  }
+
+  private static Relocations own(Library library, String pieceId, int before, int here) {
+    return since(library.expanded(pieceId, here), library.expanded(pieceId, before), here - before);
+  }
+
+  static Way between(Library library, String pieceId, int from, int to, Picks picks) {
+    int step = from <= to ? 1 : -1;
+    List<Expanded> shown = new ArrayList<>();
+    List<Picks> chosen = new ArrayList<>();
     List<Relocations> relocations = new ArrayList<>();
-    for (int i = 1; i < shown.size(); i++) {
-      relocations.add(
-          step > 0
-              ? shown.get(i).since(shown.get(i - 1))
-              : shown.get(i - 1).since(shown.get(i)).inverse());
+    Picks at = picks;
+    for (int number = from; number != to + step; number += step) {
+      Relocations own = Relocations.NONE;
+      if (number != from && !at.isEmpty()) {
+        own = own(library, pieceId, number - step, number);
+        at = own.picks(at);
+      }
+      Expanded here = library.expanded(pieceId, number, at);
+      if (number != from) {
+        // Of what is left out here it is known too where it went.
+        relocations.add(since(here, shown.get(shown.size() - 1), step).or(own));
+      }
+      shown.add(here);
+      chosen.add(at);
     }
     List<Step> steps = new ArrayList<>();
     for (int i = 0; i < shown.size(); i++) {
-      boolean absorbs = !library.revision(pieceId, from + i * step).goneBackOn();
-      steps.add(
-          new Step(
-              Relocations.index(shown.get(i), relocations.subList(i, relocations.size())),
-              absorbs));
+      int number = from + i * step;
+      RevisionIndex index =
+          Relocations.index(shown.get(i), relocations.subList(i, relocations.size()));
+      boolean absorbs = !library.revision(pieceId, number).goneBackOn();
+      steps.add(new Step(number, chosen.get(i), index, absorbs));
     }
-    return new Way(steps, relocations);
+    return new Way(library, pieceId, steps, relocations);
+  }
+
+  private static Relocations since(Expanded here, Expanded before, int step) {
+    return step > 0 ? here.since(before) : before.since(here).inverse();
   }
 
   /** A placement with its changes where their nodes stand at the end of the way. */
@@ -75,18 +114,63 @@ record Way(List<Step> steps, List<Relocations> relocations) {
     return steps.get(steps.size() - 1).shown();
   }
 
+  /** What the first revision itself says for a key. */
+  Optional<LocalValue> firstValue(LocalKey key) {
+    return value(0, key);
+  }
+
+  /** What the last revision itself says for a key. */
+  Optional<LocalValue> lastValue(LocalKey key) {
+    return value(steps.size() - 1, key);
+  }
+
+  /** What is chosen about a revision decides what it shows; what it says is seen without that. */
+  private Optional<LocalValue> value(int at, LocalKey key) {
+    Step step = steps.get(at);
+    if (!key.aspect().isPick()) {
+      return step.shown().value(key);
+    }
+    LocalKey there = backwards(key, at);
+    Expanded without = library.expanded(pieceId, step.number(), step.picks().without(there));
+    return without.index().value(there);
+  }
+
+  /** The same revisions without one of the choices about them. */
+  Way without(LocalKey pick) {
+    Step from = steps.get(0);
+    Picks others = from.picks().without(backwards(pick));
+    return between(library, pieceId, from.number(), steps.get(steps.size() - 1).number(), others);
+  }
+
+  /** The key that something has at the end of the way, as it is in the first revision. */
+  LocalKey backwards(LocalKey key) {
+    return backwards(key, 0);
+  }
+
+  private LocalKey backwards(LocalKey key, int to) {
+    LocalKey there = key;
+    for (int i = relocations.size() - 1; i >= to; i--) {
+      there = relocations.get(i).inverse().key(there);
+    }
+    return there;
+  }
+
   /** Whether a revision after the first one says the same. */
   boolean says(LocalKey key, LocalValue value) {
     Optional<LocalValue> said = Optional.of(value);
-    return steps.stream()
-        .skip(1)
-        .anyMatch(step -> step.absorbs() && step.shown().value(key).equals(said));
+    for (int i = 1; i < steps.size(); i++) {
+      if (steps.get(i).absorbs() && value(i, key).equals(said)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The latest revision in which a field was no slot, if the last one has it as a slot. */
   Optional<RevisionIndex> fixedBefore(LocalKey key) {
     int at = steps.size() - 1;
-    while (at >= 0 && steps.get(at).shown().isSlot(key)) {
+    while (at >= 0
+        && (steps.get(at).shown().isSlot(key) || steps.get(at).shown().isSiteSlot(key))) {
       at--;
     }
     return at < 0 || at == steps.size() - 1 ? Optional.empty() : Optional.of(steps.get(at).shown());

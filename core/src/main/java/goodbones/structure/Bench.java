@@ -1,10 +1,14 @@
 package goodbones.structure;
 
+import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Refused;
+import goodbones.library.Items;
 import goodbones.library.Library;
 import goodbones.library.Lifting;
+import goodbones.library.Picks;
+import goodbones.library.Placements;
 import goodbones.library.Relocations;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
@@ -93,12 +97,61 @@ public record Bench(
     }
   }
 
+  /** Whether something that is shown is a list of like items. */
+  boolean isList(NodeId id) {
+    return member(id).isList();
+  }
+
+  /** The item of a list whose outermost node this is. */
+  Optional<Node> item(Node node) {
+    return shown.members().find(shown.outward(node.id())).filter(n -> n.kind() == Kind.ITEM);
+  }
+
+  /** Another item like one that is shown at a placement, for the same list. */
+  private Node anotherItem(Node item) {
+    NodeId carrier = shown.carrier(item.id()).orElseThrow();
+    NodeId list = shown.members().parentOf(item.id()).orElseThrow().id();
+    Node fresh = Node.item(ids.get());
+    return Optional.ofNullable(Placements.of(stored).get(carrier))
+        .flatMap(
+            placement ->
+                Items.like(
+                    library,
+                    placement.pieceId(),
+                    showing.shownBy(placement),
+                    Picks.of(placement),
+                    list.from(carrier),
+                    item.id().from(carrier).beside(fresh.id()),
+                    item,
+                    lifting(item.id(), fresh())))
+        .map(fresh::withPlacement)
+        .orElse(fresh);
+  }
+
   /** A node as it is to be copied: as it is stored, what stands in it as a placement tied. */
   Node toCopy(Node node) {
     NodeId id = shown.outward(node.id());
+    Optional<Node> item = item(node);
+    if (item.isPresent() && id.isInside()) {
+      return anotherItem(item.get());
+    }
     return id.isInside()
         ? lifting(node.id(), derived(shown.carrier(id).orElseThrow())).lifted(member(id))
         : stored.find(id).orElse(node);
+  }
+
+  /** New ids, the same for the same node. */
+  private UnaryOperator<NodeId> fresh() {
+    Map<NodeId, NodeId> given = new HashMap<>();
+    return id -> given.computeIfAbsent(id, each -> ids.get());
+  }
+
+  /** A node as it can be put anywhere: the items of lists become what they show. */
+  Node toTakeAway(Node node) {
+    Node copy = toCopy(node);
+    boolean ofList =
+        copy.all().stream().anyMatch(n -> n.kind() == Kind.PATTERN || n.kind() == Kind.ITEM);
+    return ofList ? lifting(node.id(), fresh()).lifted(member(shown.outward(node.id()))) : copy;
   }
 
   /**

@@ -12,6 +12,7 @@ import goodbones.document.Placement;
 import goodbones.document.References;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.UnknownPiece;
 import goodbones.style.NamedStyle;
@@ -40,7 +41,7 @@ public record Clip(
 
   /** A clip of some nodes, columns in a row of their own where they are put elsewhere. */
   public static Clip of(Bench bench, List<NodeId> ids) {
-    List<Node> nodes = bench.outermost(ids).stream().map(bench::toCopy).toList();
+    List<Node> nodes = bench.outermost(ids).stream().map(bench::toTakeAway).toList();
     Map<String, Map<StyleKey, StyleValue>> styles = new TreeMap<>();
     Map<String, String> worths = new TreeMap<>();
     for (Node node : nodes) {
@@ -200,7 +201,11 @@ public record Clip(
     RevisionIndex shown;
     try {
       shown =
-          bench.library().expanded(placement.pieceId(), bench.showing().shownBy(placement)).index();
+          bench
+              .library()
+              .expanded(
+                  placement.pieceId(), bench.showing().shownBy(placement), Picks.of(placement))
+              .index();
     } catch (UnknownPiece notHere) {
       return key -> false;
     }

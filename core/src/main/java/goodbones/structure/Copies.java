@@ -5,63 +5,102 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Supplier;
-import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** Copies of nodes: every id new, every reference kept. The originals are not modified. */
 public final class Copies {
-  private Copies() {}
+  private final Supplier<NodeId> ids;
+  private final Map<NodeId, NodeId> fresh = new HashMap<>();
+
+  private Copies(Supplier<NodeId> ids) {
+    this.ids = ids;
+  }
 
   /**
    * @param ids gives an id that was never used
    */
   public static Node of(Node node, Supplier<NodeId> ids) {
-    Node copy =
-        node.withId(ids.get())
-            .withChildren(node.children().stream().map(child -> of(child, ids)).toList());
-    return node.placement().map(p -> copy.withPlacement(placement(p, ids))).orElse(copy);
+    Copies copies = new Copies(ids);
+    copies.collect(node);
+    return copies.copy(node);
   }
 
-  /** What is inserted at a placement belongs to it; a copy has inserts of its own. */
-  private static Placement placement(Placement placement, Supplier<NodeId> ids) {
-    Map<NodeId, NodeId> fresh = new HashMap<>();
-    placement
-        .changes()
-        .values()
-        .forEach(
-            value ->
-                inserted(value).ifPresent(node -> node.walk(n -> fresh.put(n.id(), ids.get()))));
-    UnaryOperator<NodeId> translate = id -> fresh.getOrDefault(id, id);
+  /** What is inserted at a placement belongs to it, and so do its items; a copy has its own. */
+  private void collect(Node node) {
+    node.walk(
+        each -> {
+          fresh.put(each.id(), ids.get());
+          each.placement().ifPresent(this::collect);
+          each.options().variants().forEach(form -> collect(form.layer()));
+        });
+  }
+
+  private void collect(Placement placement) {
+    for (LocalValue value : placement.changes().values()) {
+      if (value instanceof LocalValue.PlacedUnder placed) {
+        placed.inserted().ifPresent(this::collect);
+      } else if (value instanceof LocalValue.ItemsAre items) {
+        items.own().forEach(id -> fresh.put(id, ids.get()));
+      }
+    }
+  }
+
+  private Node copy(Node node) {
+    Node copy =
+        node.withId(moved(node.id()))
+            .withChildren(node.children().stream().map(this::copy).toList())
+            .withOptions(
+                node.options()
+                    .withVariants(
+                        node.options().variants().stream()
+                            .map(form -> form.withLayer(copy(form.layer())))
+                            .toList()));
+    return node.placement().map(p -> copy.withPlacement(copy(p))).orElse(copy);
+  }
+
+  private Placement copy(Placement placement) {
     TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
     placement
         .changes()
         .forEach(
             (key, value) ->
-                changes.put(
-                    new LocalKey(translate.apply(key.node()), key.aspect()),
-                    value(value, translate)));
+                changes.put(new LocalKey(moved(key.node()), key.aspect()), copy(value)));
     TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
-    placement
-        .order()
-        .forEach(
-            (parent, children) ->
-                order.put(translate.apply(parent), children.stream().map(translate).toList()));
+    placement.order().forEach((parent, children) -> order.put(moved(parent), moved(children)));
     return placement.withChanges(changes).withOrder(order);
   }
 
-  private static Optional<Node> inserted(LocalValue value) {
-    return value instanceof LocalValue.PlacedUnder placed ? placed.inserted() : Optional.empty();
+  private LocalValue copy(LocalValue value) {
+    if (value instanceof LocalValue.PlacedUnder placed) {
+      Optional<Node> inserted = placed.inserted().map(this::copy);
+      return new LocalValue.PlacedUnder(moved(placed.parent()), inserted);
+    } else if (value instanceof LocalValue.ItemsAre items) {
+      return new LocalValue.ItemsAre(
+          moved(items.ids()), new TreeSet<>(moved(List.copyOf(items.own()))));
+    }
+    return value;
   }
 
-  private static LocalValue value(LocalValue value, UnaryOperator<NodeId> translate) {
-    return value instanceof LocalValue.PlacedUnder placed
-        ? new LocalValue.PlacedUnder(
-            translate.apply(placed.parent()), placed.inserted().map(n -> n.mapIds(translate)))
-        : value;
+  private List<NodeId> moved(List<NodeId> list) {
+    return list.stream().map(this::moved).toList();
+  }
+
+  /** A path with every step that was copied in its new place. */
+  private NodeId moved(NodeId path) {
+    if (!path.isInside()) {
+      return fresh.getOrDefault(path, path);
+    }
+    return NodeId.of(
+        Arrays.stream(path.value().split("/"))
+            .map(step -> fresh.getOrDefault(NodeId.of(step), NodeId.of(step)).value())
+            .collect(Collectors.joining("/")));
   }
 }

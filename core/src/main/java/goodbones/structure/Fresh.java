@@ -78,7 +78,7 @@ public final class Fresh {
       case LABEL -> words(node, "Small label");
       case BUTTON -> words(node, "Button").withContent("link", new FieldValue.Link("/"));
       case ROW -> node.withChildren(columns(ROW_COLUMNS));
-      case PAGE, SECTION, COLUMN, BOX, PICTURE, PLACEMENT -> node;
+      case PAGE, SECTION, COLUMN, BOX, PICTURE, PLACEMENT, PATTERN, ITEM -> node;
     };
   }
 

@@ -4,6 +4,7 @@ import goodbones.document.Edit;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Options;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.library.Placements;
@@ -42,9 +43,13 @@ public final class Keeping {
       throw Refused.at(node, "A whole page is no piece; keep a section of it");
     }
     Node parent = bench.needParent(node);
-    Node root = Placements.mapped(bench.toCopy(node), this::bound);
+    Node copy = bench.toCopy(node);
+    Node root =
+        Placements.mapped(copy.withOptions(copy.options().withOptional(false)), this::bound);
+    // Where it is an optional part, it is one as a placement.
     Node placement =
         Node.placing(bench.ids().get(), node.name(), pieceId)
+            .withOptions(Options.NONE.withOptional(copy.options().optional()))
             .withPlacement(Placement.of(pieceId).withSettled(1));
     return new Kept(
         root,

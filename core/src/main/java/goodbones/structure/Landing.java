@@ -62,6 +62,11 @@ public final class Landing {
         throw Refused.at(node, "A " + node.kind().word() + " cannot be moved into itself");
       }
     }
+    if (bench.isList(parentId)
+        && !(load instanceof Carried
+            && nodes.stream().allMatch(node -> bench.item(node).isPresent()))) {
+      throw Refused.at(parent, Catalogue.LIST_HOLDS_ITEMS);
+    }
     int index = index(parent, before, load);
     boolean columns = nodes.stream().allMatch(node -> node.kind() == Kind.COLUMN);
     List<Edit> edits = new ArrayList<>();
@@ -129,6 +134,9 @@ public final class Landing {
       Optional<NodeId> before =
           at < row.children().size() ? Optional.of(row.children().get(at).id()) : Optional.empty();
       return into(row.id(), before, load);
+    }
+    if (bench.isList(parent.id())) {
+      throw Refused.at(target, Catalogue.LIST_HOLDS_ITEMS);
     }
     if (!Catalogue.mayHold(parent.kind(), Kind.ROW)
         || !Catalogue.mayHold(Kind.COLUMN, target.kind())) {
@@ -218,14 +226,46 @@ public final class Landing {
     leaving.forEach((row, columns) -> closeUp(bench.need(row), columns, edits));
   }
 
-  private static void closeUp(Node row, List<Node> gone, List<Edit> edits) {
-    if (gone.size() == row.children().size()) {
+  private void closeUp(Node row, List<Node> gone, List<Edit> edits) {
+    if (bench.isList(row.id())) {
+      if (gone.size() < row.children().size()) {
+        edits.addAll(RowEdits.equally(row));
+      }
+    } else if (gone.size() == row.children().size()) {
       edits.add(new Edit.Remove(row.id()));
     } else if (gone.size() == 1) {
       edits.addAll(RowEdits.without(row, row.indexOf(gone.get(0).id())));
     } else {
       edits.addAll(RowEdits.equally(row));
     }
+  }
+
+  /**
+   * A new item at the end of a list, or right after one of its items.
+   *
+   * @param id the list, or something in one of its items
+   * @throws Refused if it is neither
+   */
+  public Edit addItem(NodeId id) {
+    Node node = bench.member(id);
+    Optional<Node> around = Optional.empty();
+    while (!node.isList()) {
+      around = node.kind() == Kind.ITEM ? Optional.of(node) : around;
+      Optional<Node> parent = bench.shown().members().parentOf(node.id());
+      node = parent.orElseThrow(() -> Refused.at(bench.member(id), "It stands in no list"));
+      if (!node.isList()) {
+        around = Optional.empty();
+      }
+    }
+    List<Node> items = node.children().subList(1, node.children().size());
+    int index = around.map(item -> items.indexOf(item) + 1).orElse(items.size());
+    List<Edit> edits = new ArrayList<>();
+    edits.add(new Edit.Insert(node.id(), index, Node.item(bench.ids().get())));
+    if (node.kind() == Kind.ROW) {
+      RowEdits.requireRoom(bench.need(node.id()), items.size() + 1);
+      edits.addAll(RowEdits.equally(bench.need(node.id())));
+    }
+    return new Edit.Group(edits);
   }
 
   /** Copies of things, each right after its original. */
@@ -292,7 +332,7 @@ public final class Landing {
     columns.forEach(
         (id, gone) -> {
           Node row = bench.need(id);
-          if (gone.size() < row.children().size()) {
+          if (gone.size() < row.children().size() || bench.isList(id)) {
             gone.forEach(column -> edits.add(new Edit.Remove(column.id())));
           }
           closeUp(row, gone, edits);

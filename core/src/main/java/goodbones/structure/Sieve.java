@@ -9,6 +9,7 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
+import goodbones.document.Options;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
@@ -51,7 +52,8 @@ public final class Sieve {
    */
   public Optional<Node> sifted(Node node) {
     Optional<Placement> placement = node.placement();
-    if (placement.isPresent() && !known.piece(placement.get().pieceId())) {
+    boolean unknown = placement.isPresent() && !known.piece(placement.get().pieceId());
+    if (unknown || node.kind() == Kind.PATTERN || node.kind() == Kind.ITEM) {
       return Optional.empty();
     }
     Node kept =
@@ -59,6 +61,7 @@ public final class Sieve {
             .withNamedStyles(namedStyles(node.namedStyles()))
             .withScheme(node.kind() == Kind.SECTION ? scheme(node.scheme()) : Optional.empty())
             .withStyles(styles(node))
+            .withOptions(options(node))
             .withSlots(
                 node.slots().stream()
                     .filter(slot -> Catalogue.field(node.kind(), slot).isPresent())
@@ -76,6 +79,16 @@ public final class Sieve {
     List<Node> children = new ArrayList<>();
     node.children().forEach(child -> sifted(child).ifPresent(children::add));
     return Optional.of(kept.withChildren(children));
+  }
+
+  /** Variants belong to a piece as a whole; nothing is switched off in what is brought in. */
+  private static Options options(Node node) {
+    return Options.NONE
+        .withOptional(node.options().optional())
+        .withSiteSlots(
+            node.options().siteSlots().stream()
+                .filter(slot -> Catalogue.field(node.kind(), slot).isPresent())
+                .toList());
   }
 
   /** Words with the marks that may stand here. */

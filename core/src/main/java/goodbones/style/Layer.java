@@ -20,6 +20,10 @@ public record Layer(Source source, String label, Optional<StyleValue> value) {
     OWN,
     /** What a piece says of another piece that stands in it. */
     CONTAINER,
+    /** What one item of a list says of what all of them have. */
+    ITEM,
+    /** What the named form of a piece says of what all of them have. */
+    VARIANT,
     PIECE,
     NAMED,
     SCHEME,

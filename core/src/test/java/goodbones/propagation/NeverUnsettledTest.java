@@ -12,9 +12,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
-import goodbones.library.Adopted;
 import goodbones.library.PageEditor;
-import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.testing.Runs;
 import java.util.ArrayDeque;
@@ -52,13 +50,13 @@ class NeverUnsettledTest {
 
     PageEditor editor() {
       return new PageEditor(
-          new Adopted(Map.of(Scene.PIECE, adopted)),
+          scene.adopted(adopted),
           scene.library(),
-          new Rebasing(scene.library(), new Adopted(Map.of(Scene.PIECE, adopted))));
+          new Rebasing(scene.library(), scene.adopted(adopted)));
     }
 
     int shownBy(Placement placement) {
-      return new Adopted(Map.of(Scene.PIECE, adopted)).shownBy(placement);
+      return scene.adopted(adopted).shownBy(placement);
     }
 
     List<Node> placements(Node of) {
@@ -81,6 +79,7 @@ class NeverUnsettledTest {
 
     private void apply(Edit edit) {
       Edited edited = editor().apply(page, edit);
+      scene.fillings = scene.fillings.with(edited.fillings());
       page = edited.root();
       toUndo.push(edited.inverse());
     }
@@ -90,7 +89,7 @@ class NeverUnsettledTest {
         return;
       }
       Shown shown = editor().shown(page);
-      apply(scene.trees.edit(shown.root(), n -> n.id().isInside(), false));
+      apply(scene.trees.edit(shown, n -> n.id().isInside(), false));
     }
 
     private void hold() {
@@ -116,7 +115,9 @@ class NeverUnsettledTest {
 
     private void undo() {
       if (!toUndo.isEmpty()) {
-        page = editor().reapply(page, toUndo.peek()).root();
+        Edited edited = editor().reapply(page, toUndo.peek());
+        scene.fillings = scene.fillings.with(edited.fillings());
+        page = edited.root();
         toUndo.pop();
       }
     }
@@ -146,7 +147,13 @@ class NeverUnsettledTest {
       Placement placement = node.placement().orElseThrow();
       int shown = history.shownBy(placement);
       Rebased rebased =
-          Rebase.of(node.id(), placement, shown, shown, history.scene.library(), Showing.BOUND);
+          Rebase.of(
+              node.id(),
+              placement,
+              shown,
+              shown,
+              history.scene.library(),
+              history.scene.adopted(shown));
       assertThat(rebased.questions()).as(when).isEmpty();
     }
   }

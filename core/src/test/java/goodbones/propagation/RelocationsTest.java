@@ -2,6 +2,7 @@ package goodbones.propagation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
@@ -10,7 +11,6 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
-import goodbones.library.Adopted;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.structure.Bench;
@@ -20,6 +20,7 @@ import goodbones.style.SiteFinishes;
 import goodbones.testing.HouseFinishes;
 import goodbones.testing.Runs;
 import goodbones.testing.Shelf;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -72,6 +73,13 @@ class RelocationsTest {
     List<Node> inside = bench.shown().root().all();
     Node node = inside.get(random.nextInt(inside.size()));
     try {
+      boolean formChosen =
+          scene.placement().changes().keySet().stream()
+              .anyMatch(key -> key.aspect() instanceof Aspect.VariantShown);
+      if (node.id().isInside() && formChosen) {
+        // What the page's choice of an inner form changes there is known to the page alone.
+        return Optional.empty();
+      }
       if (node.id().isInside() && random.nextBoolean()) {
         Edit edit = new Landing(bench).unlink(node.id(), random.nextBoolean());
         return Optional.of(shelf.editor().apply(piece, edit).root());
@@ -103,19 +111,30 @@ class RelocationsTest {
           .isEqualTo(seen(scene.shelf.editor().shown(scene.shelf.revision(Scene.PIECE, 1).root())));
       scene.shelf.release(Scene.PIECE, other.get(), asked -> Optional.empty());
       Placement now = scene.placement().withSettled(1);
-      Rebased there =
-          Rebase.of(Scene.PLACEMENT, now, 1, 2, scene.shelf, new Adopted(Map.of(Scene.PIECE, 2)));
-      assertThat(there.questions()).as("seed %d", seed).isEmpty();
-      Placement after = there.bound(Map.of());
+      Rebased there = Rebase.of(Scene.PLACEMENT, now, 1, 2, scene.shelf, scene.adopted(2));
+      // A list that comes out of its piece is one no more; what a page has in it is asked about.
+      boolean ofList =
+          there.questions().stream()
+              .allMatch(q -> q.keys().stream().anyMatch(RelocationsTest::isOfItems));
+      assertThat(ofList).as("seed %d: %s", seed, there.questions()).isTrue();
+      Map<String, Settlement> stay = new HashMap<>();
+      there.allQuestions().forEach(question -> stay.put(question.id(), Settlement.STAY));
+      Placement after = there.bound(stay);
       moved += after.changes().keySet().equals(now.changes().keySet()) ? 0 : 1;
       assertThat(seen(scene.shown(scene.with(after), 2))).as("seed %d", seed).isEqualTo(before);
-      Rebased back =
-          Rebase.of(Scene.PLACEMENT, after, 2, 1, scene.shelf, new Adopted(Map.of(Scene.PIECE, 1)));
+      if (!there.questions().isEmpty()) {
+        continue;
+      }
+      Rebased back = Rebase.of(Scene.PLACEMENT, after, 2, 1, scene.shelf, scene.adopted(1));
       assertThat(back.questions()).as("seed %d, back", seed).isEmpty();
       assertThat(back.bound(Map.of())).as("seed %d, back", seed).isEqualTo(now);
     }
     assertThat(compared).isGreaterThan(SCENES / 2);
     assertThat(moved).isGreaterThan(SCENES / 10);
+  }
+
+  private static boolean isOfItems(LocalKey key) {
+    return key.aspect() instanceof Aspect.Items;
   }
 
   /** Case 8 of the rules of depth. */

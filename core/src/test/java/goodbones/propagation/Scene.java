@@ -1,6 +1,7 @@
 package goodbones.propagation;
 
 import goodbones.document.Edit;
+import goodbones.document.Edited;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -10,6 +11,7 @@ import goodbones.library.Adopted;
 import goodbones.library.Library;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
+import goodbones.library.SiteFillings;
 import goodbones.testing.Shelf;
 import goodbones.testing.Trees;
 import java.util.ArrayList;
@@ -36,9 +38,12 @@ final class Scene {
 
   Node page;
 
+  /** What the site's pages fill once for all. */
+  SiteFillings fillings = SiteFillings.NONE;
+
   Scene(long seed, int releases) {
     this.seed = seed;
-    Trees pieces = new Trees(seed, "n");
+    Trees pieces = new Trees(seed, "n").withLists();
     boolean flat = seed % 3 == 0;
     if (!flat) {
       shelve(pieces);
@@ -88,8 +93,12 @@ final class Scene {
     return shelf;
   }
 
+  Adopted adopted(int revision) {
+    return new Adopted(Map.of(PIECE, revision), fillings);
+  }
+
   Shown shown(Node page, int revision) {
-    return Shown.of(page, new Adopted(Map.of(PIECE, revision)), library());
+    return Shown.of(page, adopted(revision), library());
   }
 
   /** Makes random edits on the page as it is shown under a revision. */
@@ -98,9 +107,7 @@ final class Scene {
       try {
         page =
             applied(
-                page,
-                revision,
-                trees.edit(shown(page, revision).root(), n -> n.id().isInside(), false));
+                page, revision, trees.edit(shown(page, revision), n -> n.id().isInside(), false));
       } catch (Refused refused) {
         // A refused edit changes nothing.
       }
@@ -111,10 +118,11 @@ final class Scene {
   }
 
   Node applied(Node before, int revision, Edit edit) {
-    Adopted adopted = new Adopted(Map.of(PIECE, revision));
-    return new PageEditor(adopted, library(), new Rebasing(library(), adopted))
-        .apply(before, edit)
-        .root();
+    Adopted adopted = adopted(revision);
+    Edited edited =
+        new PageEditor(adopted, library(), new Rebasing(library(), adopted)).apply(before, edit);
+    fillings = fillings.with(edited.fillings());
+    return edited.root();
   }
 
   Placement placement() {

@@ -43,7 +43,7 @@ public final class CataloguePages {
 
   private Node child(Kind parent, int depth) {
     List<Kind> kinds = new ArrayList<>(Catalogue.children(parent));
-    kinds.remove(Kind.PLACEMENT);
+    kinds.removeIf(Kind::isMember);
     if (depth >= DEPTH && kinds.stream().anyMatch(Kind::isElement)) {
       kinds.removeIf(kind -> !kind.isElement());
     } else if (kinds.contains(Kind.SECTION)) {

@@ -1,11 +1,13 @@
 package goodbones.testing;
 
 import goodbones.document.Edit;
+import goodbones.document.Editor;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import goodbones.document.Variant;
 import goodbones.library.Expanded;
 import goodbones.library.Library;
 import goodbones.library.PageEditor;
@@ -13,6 +15,7 @@ import goodbones.library.PieceGraph;
 import goodbones.library.Placements;
 import goodbones.library.Revision;
 import goodbones.library.Showing;
+import goodbones.library.VariantEditor;
 import goodbones.propagation.FollowUps;
 import goodbones.propagation.Rebasing;
 import goodbones.propagation.Settlement;
@@ -109,13 +112,32 @@ public final class Shelf implements Library {
     Node now = revision(pieceId, current(pieceId)).root();
     for (int i = 0; i < edits; i++) {
       try {
-        Edit edit = trees.edit(editor().shown(now).root(), node -> true, true);
-        now = editor().apply(now, edit).root();
+        now = edited(now, trees);
       } catch (Refused refused) {
         // A refused edit changes nothing.
       }
     }
     return now;
+  }
+
+  private Node edited(Node now, Trees trees) {
+    List<Variant> forms = now.options().variants();
+    int what = trees.random().nextInt(12);
+    if (what < 2) {
+      return editor().apply(now, trees.edit(now, node -> !node.kind().isMember(), true)).root();
+    } else if (what == 2 && forms.size() < 3) {
+      Variant form = Variant.of("form" + trees.random().nextInt(4), "A form");
+      return Editor.apply(now, new Edit.SetVariant(now.id(), form.id(), Optional.of(form))).root();
+    } else if (what == 3 && !forms.isEmpty()) {
+      String gone = forms.get(trees.random().nextInt(forms.size())).id();
+      return Editor.apply(now, new Edit.SetVariant(now.id(), gone, Optional.empty())).root();
+    } else if (what < 8 && !forms.isEmpty()) {
+      String form = forms.get(trees.random().nextInt(forms.size())).id();
+      VariantEditor editor = new VariantEditor(now, form, this);
+      Edit edit = trees.edit(editor.shown(), node -> node.id().isInside(), false);
+      return editor.apply(edit, library -> new Rebasing(library, Showing.BOUND)).root();
+    }
+    return editor().apply(now, trees.edit(editor().shown(now), node -> true, true)).root();
   }
 
   /** A placement of a piece as it is now. */

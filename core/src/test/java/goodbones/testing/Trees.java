@@ -1,5 +1,6 @@
 package goodbones.testing;
 
+import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Edit;
@@ -7,12 +8,15 @@ import goodbones.document.Editor;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
+import goodbones.library.Shown;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +29,7 @@ public final class Trees {
   private final Random random;
   private final String prefix;
   private List<Placeable> placeable = List.of();
+  private boolean lists;
   private int next;
 
   /** A piece that can be placed, and what its outermost node is. */
@@ -37,6 +42,12 @@ public final class Trees {
 
   public Random random() {
     return random;
+  }
+
+  /** From now on there are lists too, as there can be in a piece. */
+  public Trees withLists() {
+    lists = true;
+    return this;
   }
 
   /** From now on pieces are placed too. */
@@ -66,6 +77,9 @@ public final class Trees {
     for (int i = 0; i <= random.nextInt(3); i++) {
       children.add(random.nextInt(3) > 0 ? row(2) : element());
     }
+    if (lists && random.nextInt(3) == 0) {
+      children.add(list());
+    }
     return section.withChildren(children);
   }
 
@@ -75,7 +89,91 @@ public final class Trees {
     for (int i = 0; i < random.nextInt(3); i++) {
       children.add(random.nextInt(4) == 0 ? row(1) : element());
     }
+    if (lists && random.nextInt(4) == 0) {
+      children.add(list());
+    }
     return Node.of(freshId(), Kind.BOX, "").withChildren(children);
+  }
+
+  /** A list of boxes with words in them, some of them its items' own. */
+  private Node list() {
+    Node heading = element();
+    Node box = Node.of(freshId(), Kind.BOX, "").withChildren(List.of(heading, element()));
+    List<Node> children = new ArrayList<>();
+    children.add(Node.of(freshId(), Kind.PATTERN, "").withChildren(List.of(box)));
+    for (int i = 0; i < 1 + random.nextInt(3); i++) {
+      Node item = Node.item(freshId());
+      LocalKey words = new LocalKey(heading.id(), Aspect.content("words"));
+      children.add(
+          item.withPlacement(
+              item.placement()
+                  .orElseThrow()
+                  .withChange(
+                      words,
+                      random.nextBoolean()
+                          ? Optional.empty()
+                          : Optional.of(new LocalValue.ContentIs(new FieldValue.Words(word()))))));
+    }
+    return Node.of(freshId(), Kind.BOX, "").withChildren(children);
+  }
+
+  /**
+   * A random choice about what is shown, such as a form or an item more; empty if there is none.
+   */
+  private Optional<Edit> choice(Node members, Predicate<Node> target, boolean own) {
+    List<Node> all = members.all().stream().filter(target).toList();
+    if (all.isEmpty()) {
+      return Optional.empty();
+    }
+    Node node = pick(all);
+    List<Node> lists = all.stream().filter(Node::isList).toList();
+    List<Node> items = all.stream().filter(n -> n.kind() == Kind.ITEM).toList();
+    List<Node> placed = all.stream().filter(n -> n.kind() == Kind.PLACEMENT).toList();
+    switch (random.nextInt(own ? 8 : 6)) {
+      case 0:
+        return Optional.of(new Edit.Switch(node.id(), random.nextInt(3) == 0));
+      case 1:
+        List<Node> optional = all.stream().filter(n -> n.options().optional()).toList();
+        return optional.isEmpty()
+            ? Optional.empty()
+            : Optional.of(new Edit.Switch(pick(optional).id(), random.nextInt(3) == 0));
+      case 2:
+        if (placed.isEmpty()) {
+          return Optional.empty();
+        }
+        Node member = pick(placed);
+        List<Optional<String>> forms = new ArrayList<>(List.of(Optional.empty()));
+        member
+            .children()
+            .forEach(
+                root ->
+                    root.options().variants().forEach(form -> forms.add(Optional.of(form.id()))));
+        return Optional.of(new Edit.ShowVariant(member.id(), pick(forms)));
+      case 3:
+        return lists.isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                new Edit.Insert(pick(lists).id(), random.nextInt(4), Node.item(freshId())));
+      case 4:
+        return items.isEmpty() ? Optional.empty() : Optional.of(new Edit.Remove(pick(items).id()));
+      case 5:
+        if (items.isEmpty()) {
+          return Optional.empty();
+        }
+        Node item = pick(items);
+        return members
+            .parentOf(item.id())
+            .map(list -> new Edit.Move(item.id(), list.id(), random.nextInt(3)));
+      default:
+        return Optional.of(new Edit.SetOptional(node.id(), random.nextInt(4) > 0));
+    }
+  }
+
+  /** An edit of what is shown, or a choice about it. */
+  public Edit edit(Shown shown, Predicate<Node> target, boolean slots) {
+    Optional<Edit> choice =
+        random.nextInt(4) == 0 ? choice(shown.members(), target, slots) : Optional.empty();
+    return choice.orElseGet(() -> edit(shown.root(), target, slots));
   }
 
   private Node row(int depth) {
@@ -123,6 +221,9 @@ public final class Trees {
   }
 
   private Edit style(Node node) {
+    if (Catalogue.styles(node.kind()).isEmpty()) {
+      return content(node);
+    }
     StyleProperty property = pick(Catalogue.styles(node.kind()));
     StyleKey key = new Samples(random).key(node.kind(), property);
     return new Edit.SetStyle(
@@ -136,6 +237,9 @@ public final class Trees {
   /** A random edit on what is shown, of any aspect; it may be refused. */
   public Edit edit(Node shown, Predicate<Node> target, boolean slots) {
     List<Node> targets = shown.all().stream().filter(target).toList();
+    if (targets.isEmpty()) {
+      throw Refused.at(shown, "Nothing is shown here");
+    }
     Node node = pick(targets);
     switch (random.nextInt(slots ? 13 : 12)) {
       case 0, 1:
@@ -167,7 +271,9 @@ public final class Trees {
         return new Edit.SetScheme(
             node.id(), random.nextBoolean() ? Optional.empty() : Optional.of("dark"));
       default:
-        return new Edit.SetSlot(node.id(), "words", random.nextBoolean());
+        return random.nextInt(3) == 0
+            ? new Edit.SetSiteSlot(node.id(), "words", random.nextBoolean())
+            : new Edit.SetSlot(node.id(), "words", random.nextBoolean());
     }
   }
 

@@ -1,0 +1,493 @@
+package goodbones.propagation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import goodbones.document.Aspect;
+import goodbones.document.Edit;
+import goodbones.document.Edited;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Pin;
+import goodbones.document.Placement;
+import goodbones.document.Refused;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
+import goodbones.document.Variant;
+import goodbones.library.Adopted;
+import goodbones.library.Members;
+import goodbones.library.PageEditor;
+import goodbones.library.Showing;
+import goodbones.library.Shown;
+import goodbones.library.SiteFillings;
+import goodbones.library.VariantEditor;
+import goodbones.style.Layer;
+import goodbones.testing.Shelf;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Small cases of what placements choose: forms of a piece, items of lists, optional parts, and
+ * slots that are filled once for the whole site. The numbers are those of the rules of depth.
+ */
+class ChoiceCasesTest {
+  private static final StyleKey COLOUR = StyleKey.parse("color");
+  private static final NodeId P = id("p");
+  private final Shelf shelf = new Shelf();
+  private int revision = 1;
+  private SiteFillings fillings = SiteFillings.NONE;
+  private Node page;
+
+  /** B: a heading, an optional note, a list of two fares. C holds B. */
+  @BeforeEach
+  void shelve() {
+    Node note = text("note", "Book early");
+    Node pattern =
+        Node.of(id("pt"), Kind.PATTERN, "")
+            .withChildren(List.of(box("fare", text("route", "Route"), text("price", "0"))));
+    Node list =
+        box("list", pattern, item("i1", "route", "To the isle"), item("i2", "route", "And back"));
+    shelf.keep(
+        "B",
+        box(
+            "br",
+            text("head", "Fares"),
+            note.withOptions(note.options().withOptional(true)),
+            list));
+    shelf.keep("C", box("cr", text("cz", "Three"), shelf.placing(id("b"), "B")));
+    page =
+        Node.of(id("page"), Kind.PAGE, "")
+            .withChildren(
+                List.of(Node.placing(P, "", "C").withPlacement(Placement.of("C").withSettled(1))));
+  }
+
+  private static NodeId id(String value) {
+    return NodeId.of(value);
+  }
+
+  private static FieldValue words(String text) {
+    return new FieldValue.Words(text);
+  }
+
+  private static Node text(String id, String words) {
+    return Node.of(id(id), Kind.TEXT, "").withContent("words", words(words));
+  }
+
+  private static Node box(String id, Node... children) {
+    return Node.of(id(id), Kind.BOX, "").withChildren(List.of(children));
+  }
+
+  private static Node item(String id, String node, String text) {
+    Node item = Node.item(id(id));
+    LocalKey key = new LocalKey(id(node), Aspect.content("words"));
+    return item.withPlacement(
+        item.placement()
+            .orElseThrow()
+            .withChange(key, Optional.of(new LocalValue.ContentIs(words(text)))));
+  }
+
+  private Adopted adopted() {
+    return new Adopted(Map.of("C", revision), fillings);
+  }
+
+  private PageEditor editor() {
+    return new PageEditor(adopted(), shelf, new Rebasing(shelf, adopted()));
+  }
+
+  private Edit onPage(Edit edit) {
+    Edited edited = editor().apply(page, edit);
+    page = edited.root();
+    fillings = fillings.with(edited.fillings());
+    return edited.inverse();
+  }
+
+  private static Edit write(String node, String text) {
+    return new Edit.SetContent(id(node), "words", Optional.of(words(text)));
+  }
+
+  private static Edit paint(String node, String colour) {
+    return new Edit.SetStyle(id(node), COLOUR, Optional.of(StyleValue.literal(colour)));
+  }
+
+  private Node current(String piece) {
+    return shelf.revision(piece, shelf.current(piece)).root();
+  }
+
+  /** Releases B, edited; C follows. */
+  private void release(Edit... edits) {
+    Node edited = current("B");
+    for (Edit edit : edits) {
+      edited = shelf.editor().apply(edited, edit).root();
+    }
+    release(edited);
+  }
+
+  private void release(Node root) {
+    shelf.release("B", root, asked -> Optional.empty());
+  }
+
+  private Rebased rebase() {
+    int to = shelf.current("C");
+    return Rebase.of(P, placement(), revision, to, shelf, new Adopted(Map.of("C", to), fillings));
+  }
+
+  /** Carries C's newest revision to the page. */
+  private void follow(Settlement answer) {
+    Rebased rebased = rebase();
+    Map<String, Settlement> decisions = new HashMap<>();
+    rebased.allQuestions().forEach(question -> decisions.put(question.id(), answer));
+    Placement after = rebased.bound(decisions);
+    page = page.change(P, node -> node.withPlacement(after));
+    revision = shelf.current("C");
+  }
+
+  private Placement placement() {
+    return page.children().get(0).placement().orElseThrow();
+  }
+
+  private Shown shown() {
+    return Shown.of(page, adopted(), shelf);
+  }
+
+  private Optional<String> wordsAt(String node) {
+    return shown()
+        .root()
+        .find(id(node))
+        .map(n -> ((FieldValue.Words) n.content().get("words")).text());
+  }
+
+  private List<String> fares() {
+    return shown().root().find(id("p/b/list")).orElseThrow().children().stream()
+        .map(fare -> ((FieldValue.Words) fare.children().get(0).content().get("words")).text())
+        .toList();
+  }
+
+  private Optional<String> colourAt(String node) {
+    return shown()
+        .root()
+        .find(id(node))
+        .flatMap(n -> Optional.ofNullable(n.styles().get(COLOUR)))
+        .map(StyleValue::toString);
+  }
+
+  @Test
+  void everyItemIsMadeFromThePatternAlsoThoseOfOnePageAlone() {
+    assertThat(fares()).containsExactly("To the isle", "And back");
+    onPage(new Edit.Insert(id("p/b/list"), 1, Node.item(id("x"))));
+    onPage(write("p/b/x/route", "Day return"));
+    assertThat(fares()).containsExactly("To the isle", "Day return", "And back");
+    release(paint("price", "green"));
+    assertThat(rebase().questions()).isEmpty();
+    follow(Settlement.STAY);
+    assertThat(fares()).containsExactly("To the isle", "Day return", "And back");
+    assertThat(colourAt("p/b/i1/price")).contains("green");
+    assertThat(colourAt("p/b/x/price")).contains("green");
+  }
+
+  @Test
+  void itemsAreMovedLeftOutAndDuplicated() {
+    Edit back = onPage(new Edit.Move(id("p/b/i2/fare"), id("p/b/list"), 0));
+    assertThat(fares()).containsExactly("And back", "To the isle");
+    page = editor().reapply(page, back).root();
+    onPage(write("p/b/i1/route", "Ours"));
+    onPage(new Edit.Remove(id("p/b/i1/fare")));
+    assertThat(fares()).containsExactly("And back");
+    onPage(new Edit.Remove(id("p/b/i2/fare")));
+    assertThat(fares()).as("a list may be empty").isEmpty();
+  }
+
+  @Test
+  void nothingElseStandsAmongTheItemsOfAList() {
+    assertThatThrownBy(() -> onPage(new Edit.Insert(id("p/b/list"), 0, text("t", "No"))))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("add an item");
+    assertThatThrownBy(() -> release(new Edit.Insert(id("list"), 0, text("t", "No"))))
+        .hasMessageContaining("add an item");
+    assertThatThrownBy(() -> release(new Edit.Remove(id("fare"))))
+        .hasMessageContaining("A pattern is one thing");
+  }
+
+  @Test
+  void whatIsDoneToEveryItemIsDoneToThePattern() {
+    Node piece = current("B");
+    Edited edited = shelf.editor().applyToEvery(piece, paint("i2/price", "green"));
+    assertThat(edited.root().find(id("price")).orElseThrow().styles()).containsKey(COLOUR);
+    assertThat(shelf.editor().reapply(edited.root(), edited.inverse()).root()).isEqualTo(piece);
+    Edited more =
+        shelf.editor().applyToEvery(piece, new Edit.Insert(id("i1/fare"), 2, text("t", "each")));
+    release(more.root());
+    follow(Settlement.STAY);
+    assertThat(wordsAt("p/b/i1/t")).contains("each");
+    assertThat(wordsAt("p/b/i2/t")).contains("each");
+  }
+
+  /** Case 14. */
+  @Test
+  void anItemThatTheLibraryDropsIsAskedAboutAndNoNewSampleIsPublished() {
+    onPage(write("p/b/i2/route", "Back again"));
+    onPage(paint("p/b/i2/price", "red"));
+    Node list = current("B").find(id("list")).orElseThrow();
+    Node i3 = item("i3", "route", "A sample");
+    Node changed = list.withChildren(List.of(list.children().get(0), list.children().get(1), i3));
+    release(current("B").change(id("list"), node -> changed));
+    Rebased rebased = rebase();
+    assertThat(rebased.questions()).hasSize(1);
+    assertThat(rebased.questions().get(0).node()).isEqualTo(id("b/i2"));
+    Node before = page;
+    follow(Settlement.STAY);
+    assertThat(fares()).containsExactly("To the isle", "Back again");
+    page = before;
+    revision = 1;
+    follow(Settlement.TAKE);
+    assertThat(fares()).containsExactly("To the isle");
+  }
+
+  @Test
+  void aNodeThatIsGoneFromSeveralItemsIsOneQuestion() {
+    onPage(write("p/b/i1/price", "4.20"));
+    onPage(write("p/b/i2/price", "7.90"));
+    Node piece = current("B");
+    release(piece.change(id("fare"), fare -> fare.withChildren(fare.children().subList(0, 1))));
+    assertThat(rebase().questions()).hasSize(1);
+    follow(Settlement.STAY);
+    List<String> all =
+        shown().root().find(id("p/b/list")).orElseThrow().children().stream()
+            .map(fare -> ((FieldValue.Words) fare.children().get(1).content().get("words")).text())
+            .toList();
+    assertThat(all).containsExactly("4.20", "7.90");
+  }
+
+  @Test
+  void whatTheLibraryChangesInAPartThatIsSwitchedOffNeverAsks() {
+    onPage(paint("p/b/note", "red"));
+    onPage(new Edit.Switch(id("p/b/note"), false));
+    assertThat(wordsAt("p/b/note")).isEmpty();
+    assertThat(Members.withoutMembers(shown().members()).find(id("p/b/note"))).isEmpty();
+    release(paint("note", "green"));
+    assertThat(rebase().questions()).isEmpty();
+    follow(Settlement.STAY);
+    assertThatThrownBy(() -> onPage(new Edit.Switch(id("p/b/note"), true)))
+        .as("what is seen again was changed by both")
+        .hasMessageContaining("nothing was changed");
+    onPage(
+        new Edit.SetLocal(P, new LocalKey(id("b/note"), Aspect.style(COLOUR)), Optional.empty()));
+    onPage(new Edit.Switch(id("p/b/note"), true));
+    assertThat(colourAt("p/b/note")).contains("green");
+    assertThatThrownBy(() -> onPage(new Edit.Switch(id("p/b/head"), false)))
+        .hasMessageContaining("no optional part");
+  }
+
+  @Test
+  void aPartThatAContainingPieceSwitchesOffIsAskedAboutWhereThereAreWordsInIt() {
+    onPage(write("p/b/note", "Ours"));
+    Node c = shelf.editor().apply(current("C"), new Edit.Switch(id("b/note"), false)).root();
+    shelf.release("C", c, asked -> Optional.empty());
+    assertThat(rebase().questions()).extracting(Question::id).containsExactly("off b/note");
+    Node before = page;
+    follow(Settlement.TAKE);
+    assertThat(wordsAt("p/b/note")).isEmpty();
+    assertThat(rebase().questions()).as("asked once").isEmpty();
+    page = before;
+    revision = 1;
+    follow(Settlement.STAY);
+    assertThat(wordsAt("p/b/note")).contains("Ours");
+  }
+
+  /** B with a form in which the heading is red and stands last, with a line of its own. */
+  private Node inForm(Edit... edits) {
+    Node piece =
+        shelf
+            .editor()
+            .apply(
+                current("B"),
+                new Edit.SetVariant(id("br"), "slim", Optional.of(Variant.of("slim", "Slim"))))
+            .root();
+    for (Edit edit : edits) {
+      piece =
+          new VariantEditor(piece, "slim", shelf)
+              .apply(edit, library -> new Rebasing(library, Showing.BOUND))
+              .root();
+    }
+    return piece;
+  }
+
+  private Node slim() {
+    return inForm(
+        paint("slim/head", "red"),
+        new Edit.Move(id("slim/head"), id("slim/br"), 2),
+        new Edit.Insert(id("slim/br"), 0, text("extra", "Only here")));
+  }
+
+  @Test
+  void aFormIsChosenAndWhatIsBetteredInThePieceReachesIt() {
+    release(slim());
+    follow(Settlement.STAY);
+    assertThat(colourAt("p/b/head")).isEmpty();
+    onPage(new Edit.ShowVariant(id("p/b"), Optional.of("slim")));
+    assertThat(colourAt("p/b/head")).contains("red");
+    assertThat(wordsAt("p/b/extra")).contains("Only here");
+    assertThat(
+            shown()
+                .layers(shown().root().find(id("p/b/head")).orElseThrow(), COLOUR)
+                .get(0)
+                .source())
+        .isEqualTo(Layer.Source.VARIANT);
+    release(paint("note", "green"));
+    assertThat(rebase().questions()).isEmpty();
+    follow(Settlement.STAY);
+    assertThat(colourAt("p/b/note")).contains("green");
+    assertThat(colourAt("p/b/head")).contains("red");
+    assertThatThrownBy(() -> onPage(new Edit.ShowVariant(id("p/b"), Optional.of("wide"))))
+        .hasMessageContaining("no such variant");
+  }
+
+  /** Case 15. */
+  @Test
+  void aFormThatIsDroppedIsOneQuestionAndToStayKeepsWhatWasShown() {
+    release(slim());
+    follow(Settlement.STAY);
+    onPage(new Edit.ShowVariant(id("p/b"), Optional.of("slim")));
+    onPage(write("p/b/extra", "Ours"));
+    String before = seen();
+    release(new Edit.SetVariant(id("br"), "slim", Optional.empty()));
+    Rebased rebased = rebase();
+    assertThat(rebased.questions()).hasSize(1);
+    assertThat(rebased.questions().get(0).verdict()).isEqualTo(Verdict.GONE);
+    Node was = page;
+    int then = revision;
+    follow(Settlement.STAY);
+    assertThat(seen()).isEqualTo(before);
+    assertThat(placement().changes().keySet())
+        .noneMatch(key -> key.aspect() instanceof Aspect.VariantShown);
+    page = was;
+    revision = then;
+    follow(Settlement.TAKE);
+    assertThat(colourAt("p/b/head")).isEmpty();
+    assertThat(wordsAt("p/b/extra")).isEmpty();
+  }
+
+  private String seen() {
+    StringBuilder text = new StringBuilder();
+    shown()
+        .root()
+        .walk(node -> text.append(node.kind()).append(node.content()).append(node.styles()));
+    return text.toString();
+  }
+
+  /** Case 18. */
+  @Test
+  void movesThatTheLibraryMakesALoopOfEnd() {
+    Placement moved =
+        placement()
+            .withChange(
+                LocalKey.parse("cz placed"),
+                Optional.of(new LocalValue.PlacedUnder(id("b/br"), Optional.empty())));
+    page = page.change(P, node -> node.withPlacement(moved));
+    shelf.release("C", box("cr", text("cz", "Three")), asked -> Optional.empty());
+    follow(Settlement.STAY);
+    assertThat(seen()).contains("Three");
+    shelf.release("C", box("cr"), asked -> Optional.empty());
+    follow(Settlement.STAY);
+    assertThat(seen()).contains("Three");
+  }
+
+  private void ofSite(boolean slot) {
+    release(
+        new Edit.SetSlot(id("head"), "words", false),
+        new Edit.SetSiteSlot(id("head"), "words", slot));
+  }
+
+  /** Case 13, and that one page fills it for all. */
+  @Test
+  void whatIsFilledForTheWholeSiteIsShownWhereverTheSlotStands() {
+    ofSite(true);
+    follow(Settlement.STAY);
+    Node other =
+        page.mapIds(each -> each.equals(P) ? id("q") : each.equals(id("page")) ? id("two") : each);
+    Edit back = onPage(write("p/b/head", "Our fares"));
+    assertThat(page)
+        .as("the page itself is not written")
+        .isEqualTo(editor().apply(page, new Edit.Group(List.of())).root());
+    assertThat(placement().changes()).isEmpty();
+    assertThat(
+            Shown.of(other, adopted(), shelf).root().find(id("q/b/head")).orElseThrow().content())
+        .containsValue(words("Our fares"));
+    Node c = shelf.editor().apply(current("C"), write("b/head", "The piece's")).root();
+    shelf.release("C", c, asked -> Optional.empty());
+    follow(Settlement.STAY);
+    assertThat(wordsAt("p/b/head"))
+        .as("a containing piece gives its default")
+        .contains("Our fares");
+    SiteFillings filled = fillings;
+    fillings = SiteFillings.NONE;
+    assertThat(wordsAt("p/b/head")).contains("The piece's");
+    fillings =
+        filled.with(Map.of(SiteFillings.key(id("head"), "words"), Optional.of(words("Other"))));
+    assertThatThrownBy(() -> editor().reapply(page, back))
+        .hasMessageContaining("changed from another page");
+    fillings = filled;
+    assertThat(editor().reapply(page, back).fillings().values()).containsExactly(Optional.empty());
+  }
+
+  /** Case 11, one placement of several: its own words stay its own, or give way to the site's. */
+  @Test
+  void ownWordsAreAskedAboutWhereASlotBecomesTheSites() {
+    onPage(write("p/b/head", "Mine"));
+    ofSite(true);
+    assertThat(rebase().questions()).extracting(Question::verdict).containsExactly(Verdict.BOTH);
+    Node before = page;
+    follow(Settlement.STAY);
+    assertThat(wordsAt("p/b/head")).contains("Mine");
+    assertThat(rebase().questions()).isEmpty();
+    page = before;
+    revision = 1;
+    fillings =
+        fillings.with(Map.of(SiteFillings.key(id("head"), "words"), Optional.of(words("Mine"))));
+    assertThat(rebase().questions()).as("the site says the same").isEmpty();
+    follow(Settlement.STAY);
+    assertThat(placement().changes()).isEmpty();
+    assertThat(wordsAt("p/b/head")).contains("Mine");
+  }
+
+  /** Cases 12 and 25. */
+  @Test
+  void theSitesWordsStayWhereTheSlotIsFixedAgainAndAHoldShowsWhatItShowed() {
+    ofSite(true);
+    follow(Settlement.STAY);
+    onPage(write("p/b/head", "Our fares"));
+    ofSite(false);
+    Pin held = new Pin(revision, Pin.Reason.HELD);
+    Node holding =
+        page.change(P, node -> node.withPlacement(placement().withPin(Optional.of(held))));
+    follow(Settlement.STAY);
+    assertThat(wordsAt("p/b/head")).contains("Our fares");
+    page = holding;
+    assertThat(wordsAt("p/b/head")).as("held where it was the site's").contains("Our fares");
+    page =
+        holding.change(
+            P, n -> n.withPlacement(placement().withPin(Optional.of(new Pin(1, Pin.Reason.HELD)))));
+    assertThat(wordsAt("p/b/head")).as("held where it was not").contains("Fares");
+  }
+
+  @Test
+  void whatIsOptionalAndWhatFormsThereAreIsSaidInThePiece() {
+    for (Edit edit :
+        List.of(
+            new Edit.SetOptional(id("p/b/head"), true),
+            new Edit.SetSiteSlot(id("p/b/head"), "words", true),
+            new Edit.SetVariant(id("p/b/br"), "v", Optional.of(Variant.of("v", "V"))))) {
+      assertThatThrownBy(() -> onPage(edit)).hasMessageContaining("in the piece");
+    }
+    assertThat(LocalValue.ItemsAre.of(current("B").find(id("list")).orElseThrow()).own())
+        .isEqualTo(Set.of());
+  }
+}
