@@ -9,12 +9,15 @@ import goodbones.document.Edit;
 import goodbones.document.FieldValue;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
+import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Options;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.style.FinishesEdit;
 import goodbones.style.FinishesStep;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -60,6 +63,7 @@ public final class DocumentJson {
     text(module, StyleValue.class, StyleValue::parse);
     return JsonMapper.builder()
         .addModule(module)
+        .addMixIn(Node.class, NodeMixin.class)
         .addMixIn(FieldValue.class, FieldValueMixin.class)
         .addMixIn(FieldValue.Words.class, WordsMixin.class)
         .addMixIn(LocalValue.class, LocalValueMixin.class)
@@ -113,6 +117,25 @@ public final class DocumentJson {
   })
   private interface FieldValueMixin {}
 
+  /** At most nodes there is nothing to choose. */
+  private interface NodeMixin {
+    @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = Nothing.class)
+    Options options();
+  }
+
+  /** Equal to what is left out. */
+  private static final class Nothing {
+    @Override
+    public boolean equals(@Nullable Object other) {
+      return Options.NONE.equals(other);
+    }
+
+    @Override
+    public int hashCode() {
+      return 0;
+    }
+  }
+
   /** Most words are plain. */
   @JsonInclude(JsonInclude.Include.NON_EMPTY)
   private interface WordsMixin {}
@@ -125,6 +148,9 @@ public final class DocumentJson {
     @Type(value = LocalValue.NamedStylesAre.class, name = "named-styles"),
     @Type(value = LocalValue.SchemeIs.class, name = "scheme"),
     @Type(value = LocalValue.IsRemoved.class, name = "removed"),
+    @Type(value = LocalValue.SwitchedIs.class, name = "switched"),
+    @Type(value = LocalValue.VariantIs.class, name = "variant"),
+    @Type(value = LocalValue.ItemsAre.class, name = "items"),
     @Type(value = LocalValue.PlacedUnder.class, name = "placed")
   })
   private interface LocalValueMixin {}
@@ -140,6 +166,12 @@ public final class DocumentJson {
     @Type(value = Edit.SetNamedStyles.class, name = "set-named-styles"),
     @Type(value = Edit.SetScheme.class, name = "set-scheme"),
     @Type(value = Edit.SetSlot.class, name = "set-slot"),
+    @Type(value = Edit.SetSiteSlot.class, name = "set-site-slot"),
+    @Type(value = Edit.SetOptional.class, name = "set-optional"),
+    @Type(value = Edit.SetVariant.class, name = "set-variant"),
+    @Type(value = Edit.Switch.class, name = "switch"),
+    @Type(value = Edit.ShowVariant.class, name = "show-variant"),
+    @Type(value = Edit.FillSite.class, name = "fill-site"),
     @Type(value = Edit.Rename.class, name = "rename"),
     @Type(value = Edit.SetLocal.class, name = "set-local"),
     @Type(value = Edit.SetOrder.class, name = "set-order"),

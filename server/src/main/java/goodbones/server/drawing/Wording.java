@@ -75,6 +75,12 @@ public final class Wording {
       return "Colour scheme";
     } else if (aspect instanceof Aspect.Removed) {
       return "Removed here";
+    } else if (aspect instanceof Aspect.Switched) {
+      return "Optional part";
+    } else if (aspect instanceof Aspect.VariantShown) {
+      return "Variant";
+    } else if (aspect instanceof Aspect.Items) {
+      return "Items";
     }
     return "Place";
   }
@@ -103,6 +109,13 @@ public final class Wording {
     } else if (is instanceof LocalValue.PlacedUnder placed) {
       return placed.inserted().map(node -> "added here: " + title(node)).orElse("moved here");
     }
+    if (is instanceof LocalValue.SwitchedIs switched) {
+      return switched.on() ? "switched on" : "switched off";
+    } else if (is instanceof LocalValue.VariantIs form) {
+      return form.variant().isPresent() ? "another variant" : "no variant";
+    } else if (is instanceof LocalValue.ItemsAre items) {
+      return items.ids().size() == 1 ? "1 item" : items.ids().size() + " items";
+    }
     return is instanceof LocalValue.IsRemoved ? "removed" : "changed";
   }
 
@@ -128,6 +141,9 @@ public final class Wording {
               + pieceName
               + ", revision "
               + candidate.label().substring(candidate.label().lastIndexOf(' ') + 1);
+
+      case ITEM -> "This item alone";
+      case VARIANT -> "Variant " + candidate.label();
       case NAMED -> "Named style " + candidate.label();
       case SCHEME -> "Scheme " + candidate.label();
       case DEFAULT -> "House finishes for every " + candidate.label().toLowerCase();

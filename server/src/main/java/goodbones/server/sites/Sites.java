@@ -1,13 +1,16 @@
 package goodbones.server.sites;
 
 import goodbones.document.Catalogue;
+import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
 import goodbones.library.Placements;
 import goodbones.library.Shown;
+import goodbones.library.SiteFillings;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.Pieces;
 import goodbones.server.memory.Memory;
@@ -22,6 +25,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -40,6 +46,7 @@ public class Sites {
   private final PageRepository pages;
   private final AdoptedRepository adopted;
   private final AdoptionRepository adoptions;
+  private final FilledSlots filled;
   private final Pieces pieces;
   private final EntityManager entities;
   private final Clock clock;
@@ -52,6 +59,7 @@ public class Sites {
       PageRepository pages,
       AdoptedRepository adopted,
       AdoptionRepository adoptions,
+      FilledSlots filled,
       Pieces pieces,
       EntityManager entities,
       Clock clock) {
@@ -59,6 +67,7 @@ public class Sites {
     this.pages = pages;
     this.adopted = adopted;
     this.adoptions = adoptions;
+    this.filled = filled;
     this.pieces = pieces;
     this.entities = entities;
     this.clock = clock;
@@ -127,7 +136,8 @@ public class Sites {
   public Adopted adopted(String siteId) {
     return new Adopted(
         adopted.findByIdSiteId(siteId).stream()
-            .collect(Collectors.toMap(AdoptedRow::pieceId, AdoptedRow::revision)));
+            .collect(Collectors.toMap(AdoptedRow::pieceId, AdoptedRow::revision)),
+        filled.of(siteId));
   }
 
   /** What every site has adopted, by the ids of the sites. */
@@ -142,14 +152,18 @@ public class Sites {
                     .computeIfAbsent(row.siteId(), id -> new HashMap<>())
                     .put(row.pieceId(), row.revision()));
     Map<String, Adopted> all = new HashMap<>();
-    revisions.forEach((site, its) -> all.put(site, new Adopted(its)));
+    Map<String, SiteFillings> fillings = filled.all();
+    revisions.forEach(
+        (site, its) ->
+            all.put(site, new Adopted(its, fillings.getOrDefault(site, SiteFillings.NONE))));
     return all;
   }
 
   /** What a site had adopted when it had a stamp. */
   @Transactional(readOnly = true)
   public Adopted adopted(String siteId, long stamp) {
-    Map<String, Integer> then = new HashMap<>(adopted(siteId).revisions());
+    Adopted now = adopted(siteId);
+    Map<String, Integer> then = new HashMap<>(now.revisions());
     for (AdoptionRow change :
         adoptions.findByIdSiteIdAndIdStampGreaterThanOrderByIdStampDesc(siteId, stamp)) {
       if (change.earlier() == 0) {
@@ -158,7 +172,7 @@ public class Sites {
         then.put(change.pieceId(), change.earlier());
       }
     }
-    return new Adopted(then);
+    return new Adopted(then, now.fillings());
   }
 
   /** Grows with every change of what a site has adopted. */
@@ -306,5 +320,23 @@ public class Sites {
     adoptions.save(new AdoptionRow(new AdoptionRow.Key(siteId, site.raise(), pieceId), earlier));
     sites.save(site);
     adopted.save(new AdoptedRow(key, revision));
+  }
+
+  /**
+   * Fills slots of the whole site.
+   *
+   * @param changes empty for those that are filled no more
+   */
+  @Transactional
+  public void fill(String siteId, SortedMap<LocalKey, Optional<FieldValue>> changes) {
+    SiteEntity site = site(siteId);
+    filled.fill(siteId, changes, site.raise());
+    sites.save(site);
+  }
+
+  /** The slots of the whole site that were filled after it had a stamp. */
+  @Transactional(readOnly = true)
+  public Set<LocalKey> filledSince(String siteId, long stamp) {
+    return filled.since(siteId, stamp);
   }
 }

@@ -2,6 +2,7 @@ package goodbones.server.workbench;
 
 import goodbones.document.Device;
 import goodbones.document.Edit;
+import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
@@ -62,6 +63,19 @@ final class Aim {
   /** A placement of a piece as it would be put here. */
   Placement placing(String pieceId) {
     return desk.placing(pieceId);
+  }
+
+  /**
+   * The outermost node of the piece on the desk.
+   *
+   * @throws Refused if a page is
+   */
+  Node piece() {
+    Node kept = desk.kept();
+    if (kept.kind() == Kind.PAGE) {
+      throw Refused.at(kept, "A page has no variants; keep a section of it as a piece");
+    }
+    return kept;
   }
 
   Landing landing() {

@@ -8,7 +8,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
  * shown.
  */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
-sealed interface AskedEdit permits ContentEdit, LookEdit, HandEdit, RowEdit, TieEdit {
+sealed interface AskedEdit permits ContentEdit, LookEdit, HandEdit, RowEdit, TieEdit, ChoiceEdit {
   /**
    * @throws goodbones.server.problems.BadInput if a part is not what it has to be
    * @throws goodbones.document.Refused if a node is not there, or the edit makes no sense

@@ -97,6 +97,8 @@ class Canvas {
         news.blocks(),
         news.fresh(),
         desk.placements(),
+        WorkbenchViews.lists(desk.kept(), shown),
+        WorkbenchViews.parts(shown),
         desk.piece(),
         merged,
         made);

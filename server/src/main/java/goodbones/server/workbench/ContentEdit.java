@@ -92,18 +92,6 @@ sealed interface ContentEdit extends AskedEdit {
     }
   }
 
-  /** Makes a field a slot, or fixes it. */
-  @JsonTypeName("SLOT")
-  record SetSlot(String node, String field, boolean on) implements ContentEdit {
-    @Override
-    public ReadEdit read(Aim aim) {
-      Node at = aim.node(node);
-      return new ReadEdit(
-          new Edit.SetSlot(at.id(), field, on),
-          (on ? "make a slot of " : "fix ") + field + " of " + Wording.title(at));
-    }
-  }
-
   private static Field fieldOf(Node node, String key, String otherwise) {
     return Catalogue.field(node.kind(), key)
         .orElseThrow(() -> Refused.at(node, "A " + node.kind().word() + " " + otherwise));

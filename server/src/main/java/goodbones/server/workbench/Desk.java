@@ -51,12 +51,18 @@ interface Desk {
    * @param stamp of what the site had adopted then
    * @throws goodbones.server.problems.Stale if the library changed the same meanwhile
    */
-  void requireHolds(Node after, long stamp);
+  void requireHolds(Edited edited, long stamp);
 
   /** What its history is kept under. */
   String historyId();
 
+  /** What hands work on: the document, or a form of it as one. */
   Node stored();
+
+  /** The document as it is kept. */
+  default Node kept() {
+    return stored();
+  }
 
   Shown shown();
 
@@ -65,14 +71,18 @@ interface Desk {
   /** The named styles that it can have. */
   List<NamedStyle> namedStyles();
 
-  /** Applies an edit that is aimed at what is shown. Nothing is kept yet. */
-  Edited apply(Edit edit);
+  /**
+   * Applies an edit that is aimed at what is shown. Nothing is kept yet.
+   *
+   * @param everyItem whether what is aimed at an item of a list is done to its pattern
+   */
+  Edited apply(Edit edit, boolean everyItem);
 
   /** Applies an inverse of an earlier edit. Nothing is kept yet. */
   Edited reapply(Edit inverse);
 
   /** Keeps what an edit led to; the desk shows that from then on. */
-  Desk write(Node root);
+  Desk write(Edited edited);
 
   /** Keeps a named style that an edit made. */
   void keep(NamedStyle style);

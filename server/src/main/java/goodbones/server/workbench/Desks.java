@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
+import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.Placement;
 import goodbones.document.References;
@@ -13,6 +14,7 @@ import goodbones.library.PageEditor;
 import goodbones.library.Placements;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.library.VariantEditor;
 import goodbones.propagation.MadeBefore;
 import goodbones.propagation.Rebasing;
 import goodbones.server.drawing.Frames;
@@ -26,6 +28,7 @@ import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.server.workbench.Views.PieceDraft;
 import goodbones.server.workbench.Views.PlacementView;
+import goodbones.server.workbench.Views.StyleChoice;
 import goodbones.style.FinishesEdit;
 import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
@@ -33,6 +36,7 @@ import goodbones.style.SiteFinishes;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -63,8 +67,8 @@ class Desks {
     return "page:" + id;
   }
 
-  static String pieceKey(String id, String site) {
-    return "piece:" + id + "@" + site;
+  static String pieceKey(String id, String site, String form) {
+    return "piece:" + id + "@" + site + (form.isEmpty() ? "" : "#" + form);
   }
 
   Desk page(String id) {
@@ -89,8 +93,11 @@ class Desks {
     return page(id);
   }
 
-  Desk piece(String id, String siteId) {
-    return new PieceDesk(pieces.get(id), sites.get(siteId));
+  /**
+   * @param form the form that it is looked at in; empty for its own
+   */
+  Desk piece(String id, String siteId, String form) {
+    return new PieceDesk(pieces.get(id), sites.get(siteId), form);
   }
 
   private void keep(ReadEdit.Kept kept) {
@@ -180,10 +187,15 @@ class Desks {
     }
 
     @Override
-    public void requireHolds(Node after, long then) {
+    public void requireHolds(Edited edited, long then) {
       if (then == stamp) {
         return;
       }
+      Set<LocalKey> since = sites.filledSince(site.id(), then);
+      if (edited.fillings().keySet().stream().anyMatch(since::contains)) {
+        throw new Stale("What is filled for the whole site");
+      }
+      Node after = edited.root();
       MadeBefore.asks(page.root(), after, sites.adopted(site.id(), then), adopted, pieces)
           .ifPresent(
               path -> {
@@ -218,7 +230,7 @@ class Desks {
     }
 
     @Override
-    public Edited apply(Edit edit) {
+    public Edited apply(Edit edit, boolean everyItem) {
       return editor.apply(page.root(), edit);
     }
 
@@ -228,8 +240,13 @@ class Desks {
     }
 
     @Override
-    public Desk write(Node root) {
-      return new PageDesk(sites.write(page.id(), page.version(), root));
+    public Desk write(Edited edited) {
+      if (!edited.fillings().isEmpty()) {
+        sites.fill(site.id(), edited.fillings());
+      }
+      return edited.root().equals(page.root())
+          ? new PageDesk(page)
+          : new PageDesk(sites.write(page.id(), page.version(), edited.root()));
     }
 
     @Override
@@ -263,18 +280,29 @@ class Desks {
   private final class PieceDesk implements Desk {
     private final PieceState piece;
     private final SiteInfo site;
+    private final String form;
     private final SiteFinishes look;
     private final PageEditor editor;
+    private final Optional<VariantEditor> inForm;
     private final Shown shown;
 
-    PieceDesk(PieceState piece, SiteInfo site) {
+    PieceDesk(PieceState piece, SiteInfo site, String form) {
       this.piece = piece;
       this.site = site;
+      // A form that was taken away meanwhile is shown as the piece itself.
+      this.form = piece.root().options().named(form).isPresent() ? form : "";
       this.look = finishes.draftFor(site.id());
       this.editor =
           new PageEditor(
               Showing.BOUND, pieces, new Rebasing(pieces, Showing.BOUND), memo().fillings());
-      this.shown = editor.shown(Frames.around(piece.root()));
+      this.inForm =
+          this.form.isEmpty()
+              ? Optional.empty()
+              : Optional.of(new VariantEditor(piece.root(), form, pieces));
+      this.shown =
+          inForm
+              .map(f -> Shown.of(Frames.around(f.document()), Showing.BOUND, f.library()))
+              .orElseGet(() -> editor.shown(Frames.around(piece.root())));
     }
 
     @Override
@@ -309,7 +337,7 @@ class Desks {
 
     @Override
     public Library library() {
-      return pieces;
+      return inForm.map(VariantEditor::library).orElse(pieces);
     }
 
     @Override
@@ -318,7 +346,7 @@ class Desks {
     }
 
     @Override
-    public void requireHolds(Node after, long then) {
+    public void requireHolds(Edited edited, long then) {
       // What stands in a piece is bound: no site decides what it shows.
     }
 
@@ -329,6 +357,11 @@ class Desks {
 
     @Override
     public Node stored() {
+      return inForm.map(VariantEditor::document).orElseGet(piece::root);
+    }
+
+    @Override
+    public Node kept() {
       return piece.root();
     }
 
@@ -348,8 +381,13 @@ class Desks {
     }
 
     @Override
-    public Edited apply(Edit edit) {
-      return editor.apply(piece.root(), edit);
+    public Edited apply(Edit edit, boolean everyItem) {
+      // Variants are of the piece as a whole; what is done to them is done to it.
+      boolean ofPiece = edit instanceof Edit.SetVariant;
+      if (inForm.isPresent() && !ofPiece) {
+        return inForm.get().apply(edit, library -> new Rebasing(library, Showing.BOUND));
+      }
+      return everyItem ? editor.applyToEvery(piece.root(), edit) : editor.apply(piece.root(), edit);
     }
 
     @Override
@@ -358,9 +396,9 @@ class Desks {
     }
 
     @Override
-    public Desk write(Node root) {
-      pieces.edit(piece.id(), piece.version(), root);
-      return new PieceDesk(pieces.get(piece.id()), site);
+    public Desk write(Edited edited) {
+      pieces.edit(piece.id(), piece.version(), edited.root());
+      return new PieceDesk(pieces.get(piece.id()), site, form);
     }
 
     @Override
@@ -378,7 +416,7 @@ class Desks {
 
     @Override
     public List<PlacementView> placements() {
-      return views.placements(piece.root(), shown, look);
+      return views.placements(stored(), shown, look);
     }
 
     @Override
@@ -387,12 +425,16 @@ class Desks {
           piece.current(),
           piece.draft(),
           pieces.reach(piece.id()),
-          new Behind(pieces, sites).of(piece));
+          new Behind(pieces, sites).of(piece),
+          piece.root().options().variants().stream()
+              .map(each -> new StyleChoice(each.id(), each.name()))
+              .toList(),
+          form);
     }
 
     @Override
     public DeskMemo memo() {
-      return Desks.this.memo(pieceKey(piece.id(), site.id()));
+      return Desks.this.memo(pieceKey(piece.id(), site.id(), form));
     }
   }
 }

@@ -9,11 +9,13 @@ import org.jspecify.annotations.Nullable;
  * @param version the version of the document that the edit was made on
  * @param stamp of what the site had adopted then
  * @param drawing the drawing that the interface has; empty for none
+ * @param every whether what is aimed at an item of a list is done to all of them
  * @param over whether to go over what somebody else changed meanwhile
  */
 record EditRequest(
     long version,
     @Nullable Long stamp,
     @Nullable String drawing,
+    @Nullable Boolean every,
     @Nullable Boolean over,
     @Valid AskedEdit edit) {}

@@ -18,6 +18,7 @@ import goodbones.document.ValueType;
 import goodbones.library.Members;
 import goodbones.library.Origin;
 import goodbones.library.Shown;
+import goodbones.library.VariantEditor;
 import goodbones.server.drawing.Wording;
 import goodbones.server.workbench.Views.Contribution;
 import goodbones.server.workbench.Views.FieldView;
@@ -48,7 +49,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /** Builds the ladder of a node: every box around it with what it contributes, and why. */
@@ -59,6 +59,7 @@ final class Ladders {
   private final Cascade cascade;
   private final Wording wording;
   private final UnaryOperator<String> pieceName;
+  private final boolean inForm;
 
   /**
    * @param pieceName from a piece's id to its name
@@ -70,6 +71,7 @@ final class Ladders {
     this.cascade = new Cascade(shown.root(), shown, finishes);
     this.wording = new Wording(finishes);
     this.pieceName = pieceName;
+    this.inForm = shown.members().children().stream().anyMatch(Ladders::isForm);
   }
 
   /**
@@ -86,7 +88,7 @@ final class Ladders {
     List<Rung> rungs = new ArrayList<>();
     Optional<Node> at = Optional.of(node);
     while (at.isPresent()) {
-      rungs.add(0, at.get().kind() == Kind.PLACEMENT ? placed(at.get()) : rung(at.get(), device));
+      rung(at.get(), device).ifPresent(rung -> rungs.add(0, rung));
       at = shown.members().parentOf(at.get().id());
     }
     List<FieldView> fields =
@@ -164,7 +166,35 @@ final class Ladders {
     return new LookView(styles, look.namedStyles());
   }
 
-  private Rung rung(Node node, Device device) {
+  private Optional<Rung> rung(Node node, Device device) {
+    if (node.kind() == Kind.PLACEMENT) {
+      return isForm(node) ? Optional.empty() : Optional.of(placed(node));
+    }
+    return Optional.of(node.kind() == Kind.ITEM ? item(node) : box(node, device));
+  }
+
+  private static boolean isForm(Node node) {
+    return node.placement().filter(p -> p.pieceId().equals(VariantEditor.PIECE)).isPresent();
+  }
+
+  /** An item of a list is a rung of its own: which of them it is. */
+  private Rung item(Node member) {
+    List<Node> items =
+        shown.members().parentOf(member.id()).stream()
+            .flatMap(list -> list.children().stream())
+            .filter(node -> node.kind() == Kind.ITEM)
+            .toList();
+    int at = items.stream().map(Node::id).toList().indexOf(member.id()) + 1;
+    return new Rung(
+        member.id().value(),
+        Members.withoutMembers(member).id().value(),
+        "item",
+        "Item " + at + " of " + items.size(),
+        "",
+        List.of());
+  }
+
+  private Rung box(Node node, Device device) {
     List<Contribution> contributes = new ArrayList<>();
     for (StyleProperty property : Catalogue.styles(node.kind())) {
       cascade
@@ -180,6 +210,7 @@ final class Ladders {
                           c.source() == Layer.Source.LOCAL)));
     }
     return new Rung(
+        node.id().value(),
         node.id().value(),
         node.kind().word(),
         node.kind() == Kind.PAGE ? "Page" : Wording.title(node),
@@ -198,6 +229,7 @@ final class Ladders {
             .mapToLong(placement -> placement.changes().size())
             .sum();
     return new Rung(
+        member.id().value(),
         outermost.id().value(),
         "placement",
         pieceName.apply(inside.pieceId()),
@@ -210,6 +242,9 @@ final class Ladders {
   }
 
   private String note(Node node) {
+    if (shown.members().find(node.id()).map(Node::isList).orElse(false)) {
+      return "list";
+    }
     if (node.kind() == Kind.ROW) {
       int columns = node.children().size();
       return columns + (columns == 1 ? " column" : " columns");
@@ -219,7 +254,10 @@ final class Ladders {
 
   private FieldView field(Node node, Field field) {
     Optional<Node> library = shown.carried(node.id()).flatMap(Origin::libraryNode);
-    Set<String> slots = library.orElse(node).slots();
+    Node says = library.orElse(node);
+    boolean ofSite = says.options().siteSlots().contains(field.key());
+    boolean filledForSite =
+        ofSite && desk.showing().fillings().of(node.id(), field.key()).isPresent();
     FieldValue value = node.content().get(field.key());
     return new FieldView(
         field.key(),
@@ -227,8 +265,8 @@ final class Ladders {
         field.type().name().toLowerCase(),
         Wording.text(value),
         value instanceof FieldValue.Picture picture ? picture.alt() : "",
-        slots.contains(field.key()),
-        shown.isChanged(node.id(), Aspect.content(field.key())),
+        ofSite ? "site" : says.slots().contains(field.key()) ? "own" : "fixed",
+        filledForSite || shown.isChanged(node.id(), Aspect.content(field.key())),
         library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""));
   }
 
@@ -332,6 +370,9 @@ final class Ladders {
   }
 
   private String source(Node node, Candidate candidate) {
+    if (candidate.source() == Layer.Source.LOCAL && inForm) {
+      return "Set in this variant";
+    }
     String piece =
         candidate.source() == Layer.Source.PIECE || candidate.source() == Layer.Source.CONTAINER
             ? pieceName.apply(candidate.label().substring(0, candidate.label().lastIndexOf(' ')))

@@ -32,8 +32,14 @@ sealed interface TieEdit extends AskedEdit {
               .carrier(on.id())
               .orElseThrow(
                   () -> Refused.at(on, "It comes from no piece; there is nothing to go back to"));
+      boolean ofSite =
+          wanted instanceof Aspect.Content content
+              && on.options().siteSlots().contains(content.field())
+              && !aim.shown().isChanged(on.id(), wanted);
       return new ReadEdit(
-          new Edit.SetLocal(carrier, aim.shown().key(on.id(), wanted), Optional.empty()),
+          ofSite
+              ? new Edit.SetContent(on.id(), ((Aspect.Content) wanted).field(), Optional.empty())
+              : new Edit.SetLocal(carrier, aim.shown().key(on.id(), wanted), Optional.empty()),
           "back to the library’s " + Wording.label(on.kind(), wanted).toLowerCase());
     }
   }

@@ -40,6 +40,8 @@ final class Views {
       List<Block> blocks,
       @Nullable List<FreshView> fresh,
       List<PlacementView> placements,
+      List<ListView> lists,
+      List<PartView> parts,
       @Nullable PieceDraft piece,
       List<String> merged,
       List<String> made) {}
@@ -106,8 +108,37 @@ final class Views {
    * Where a piece on its own workbench stands.
    *
    * @param behind sites that show an older revision than the current one
+   * @param variants its variants
+   * @param variant the one that is looked at; empty for the piece itself
    */
-  record PieceDraft(int current, boolean draft, Reach reach, List<String> behind) {}
+  record PieceDraft(
+      int current,
+      boolean draft,
+      Reach reach,
+      List<String> behind,
+      List<StyleChoice> variants,
+      String variant) {}
+
+  /**
+   * A list of like items.
+   *
+   * @param node the list
+   * @param own whether the document itself has its pattern, so that all items can be changed at
+   *     once
+   * @param items each by its path, and the outermost node that it shows
+   */
+  record ListView(String node, boolean own, List<ItemView> items) {}
+
+  record ItemView(String id, String node) {}
+
+  /**
+   * An optional part.
+   *
+   * @param node the part by its path
+   * @param in the path of the placement that it stands in; empty in a piece's own tree
+   * @param on whether it is shown
+   */
+  record PartView(String node, String in, String title, boolean on) {}
 
   /**
    * @param parent empty for the outermost node
@@ -129,6 +160,8 @@ final class Views {
    * @param in the path of the placement that it stands in; empty for one of the document's own
    * @param bound whether it stands in a piece, which decides what it shows
    * @param pin {@code held}, {@code waiting} or empty
+   * @param variants those that it can pick
+   * @param variant the one that it has picked; empty for none
    */
   record PlacementView(
       String id,
@@ -140,6 +173,8 @@ final class Views {
       int current,
       String pin,
       int fillings,
+      List<StyleChoice> variants,
+      String variant,
       List<LocalChangeView> changes,
       Reach reach) {}
 
@@ -196,11 +231,17 @@ final class Views {
   record LookView(Map<String, String> styles, List<String> named) {}
 
   /**
+   * @param id the node, or the path of the placement or the item
    * @param node what is taken in hand through it
-   * @param kind of the node, or {@code placement} for what is placed around it
+   * @param kind of the node, or {@code placement} or {@code item} for what is around it
    */
   record Rung(
-      String node, String kind, String title, String note, List<Contribution> contributes) {}
+      String id,
+      String node,
+      String kind,
+      String title,
+      String note,
+      List<Contribution> contributes) {}
 
   /**
    * @param css what it is worth, where a swatch can show it
@@ -211,8 +252,8 @@ final class Views {
   /**
    * @param type words, picture, link or level
    * @param alt the alternative text of a picture
-   * @param slot whether placements fill it for themselves
-   * @param local whether the placement has a value of its own
+   * @param filled who fills it: {@code fixed}, {@code own} or {@code site}
+   * @param local whether the placement, or the site, has a value of its own
    * @param library the piece's value, where the node comes out of a placement
    */
   record FieldView(
@@ -221,7 +262,7 @@ final class Views {
       String type,
       String value,
       String alt,
-      boolean slot,
+      String filled,
       boolean local,
       String library) {}
 

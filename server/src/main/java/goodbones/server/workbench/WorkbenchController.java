@@ -68,13 +68,14 @@ class WorkbenchController {
   @GetMapping("/kinds")
   List<Views.KindView> kinds() {
     return Arrays.stream(Kind.values())
+        .filter(kind -> kind == Kind.PLACEMENT || !kind.isMember())
         .map(
             kind ->
                 new Views.KindView(
                     kind.word(),
                     kind.title(),
                     Catalogue.children(kind).stream()
-                        .filter(child -> child != Kind.PLACEMENT)
+                        .filter(child -> !child.isMember())
                         .map(Kind::word)
                         .toList()))
         .toList();
@@ -96,46 +97,53 @@ class WorkbenchController {
   }
 
   @GetMapping("/pieces/{id}/workbench")
-  Views.Workbench piece(@PathVariable String id, @RequestParam String site) {
-    return workbenches.view(Which.piece(id, site));
+  Views.Workbench piece(
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant) {
+    return workbenches.view(Which.piece(id, site, variant));
   }
 
   @GetMapping("/pieces/{id}/ladder")
   Views.Ladder pieceLadder(
       @PathVariable String id,
       @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
       @RequestParam List<String> node,
       @RequestParam String device,
       @RequestParam(defaultValue = "normal") String state) {
     return workbenches.ladder(
-        Which.piece(id, site), ids(node), Device.ofWord(device), State.ofWord(state));
+        Which.piece(id, site, variant), ids(node), Device.ofWord(device), State.ofWord(state));
   }
 
   @PostMapping("/pieces/{id}/edits")
   Views.Workbench editPiece(
       @PathVariable String id,
       @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
       @Valid @RequestBody EditRequest edit,
       Principal user) {
-    return workbenches.edit(Which.piece(id, site), edit, user.getName());
+    return workbenches.edit(Which.piece(id, site, variant), edit, user.getName());
   }
 
   @PostMapping("/pieces/{id}/undo")
   Views.Workbench undoPiece(
       @PathVariable String id,
       @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
       @RequestBody OnVersion on,
       Principal user) {
-    return turn(Which.piece(id, site), on, History.Way.UNDO, user);
+    return turn(Which.piece(id, site, variant), on, History.Way.UNDO, user);
   }
 
   @PostMapping("/pieces/{id}/redo")
   Views.Workbench redoPiece(
       @PathVariable String id,
       @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
       @RequestBody OnVersion on,
       Principal user) {
-    return turn(Which.piece(id, site), on, History.Way.REDO, user);
+    return turn(Which.piece(id, site, variant), on, History.Way.REDO, user);
   }
 
   private Views.Workbench turn(Which which, OnVersion on, History.Way way, Principal user) {
@@ -149,27 +157,40 @@ class WorkbenchController {
 
   @PostMapping("/pieces/{id}/release")
   Views.Workbench release(
-      @PathVariable String id, @RequestParam String site, @RequestBody ReleaseRequest release) {
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @RequestBody ReleaseRequest release) {
     return workbenches.release(
-        Which.piece(id, site), () -> shelf.release(id, release.version(), release.note()));
+        Which.piece(id, site, variant), () -> shelf.release(id, release.version(), release.note()));
   }
 
   @PostMapping("/pieces/{id}/here")
   Views.Pulse herePiece(
-      @PathVariable String id, @RequestParam String site, @RequestBody Here here, Principal user) {
-    return pulse(Which.piece(id, site), "piece:" + id, here, user);
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @RequestBody Here here,
+      Principal user) {
+    return pulse(Which.piece(id, site, variant), "piece:" + id, here, user);
   }
 
   @PostMapping("/pieces/{id}/fit")
   List<Views.FitView> fitPiece(
-      @PathVariable String id, @RequestParam String site, @RequestBody FitReport.Asked asked) {
-    return workbenches.read(Which.piece(id, site), desk -> fit.of(desk, asked));
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @RequestBody FitReport.Asked asked) {
+    return workbenches.read(Which.piece(id, site, variant), desk -> fit.of(desk, asked));
   }
 
   @GetMapping("/pieces/{id}/clip")
   Views.ClipView clipPiece(
-      @PathVariable String id, @RequestParam String site, @RequestParam List<String> node) {
-    return workbenches.read(Which.piece(id, site), desk -> clips.of(desk, ids(node)));
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @RequestParam List<String> node) {
+    return workbenches.read(Which.piece(id, site, variant), desk -> clips.of(desk, ids(node)));
   }
 
   @PostMapping("/pages/{id}/here")

@@ -2,22 +2,30 @@ package goodbones.server.workbench;
 
 import goodbones.document.Aspect;
 import goodbones.document.Device;
+import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.Members;
 import goodbones.library.Origin;
 import goodbones.library.Placements;
 import goodbones.library.Shown;
+import goodbones.library.VariantEditor;
 import goodbones.server.drawing.Wording;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
+import goodbones.server.workbench.Views.ItemView;
+import goodbones.server.workbench.Views.ListView;
 import goodbones.server.workbench.Views.LocalChangeView;
 import goodbones.server.workbench.Views.NodeView;
+import goodbones.server.workbench.Views.PartView;
 import goodbones.server.workbench.Views.PlacementView;
+import goodbones.server.workbench.Views.StyleChoice;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -64,8 +72,71 @@ class WorkbenchViews {
         Wording.title(node),
         node.name(),
         node.hiddenOn().stream().map(Device::word).toList(),
-        shown.origin(node.id()).map(o -> o.path().value()).orElse(""),
+        placedIn(shown, node),
         (int) locals);
+  }
+
+  private static String placedIn(Shown shown, Node node) {
+    return shown
+        .origin(node.id())
+        .flatMap(Origin::placedIn)
+        .filter(path -> !isForm(shown, path))
+        .map(NodeId::value)
+        .orElse("");
+  }
+
+  /** A piece that is looked at in a form is no placement of anything. */
+  private static boolean isForm(Shown shown, NodeId path) {
+    return shown
+        .members()
+        .find(path)
+        .flatMap(Node::placement)
+        .filter(placement -> placement.pieceId().equals(VariantEditor.PIECE))
+        .isPresent();
+  }
+
+  /** Every list that is shown, with its items. */
+  static List<ListView> lists(Node stored, Shown shown) {
+    List<ListView> lists = new ArrayList<>();
+    shown
+        .members()
+        .walk(
+            node -> {
+              if (node.isList()) {
+                lists.add(
+                    new ListView(
+                        node.id().value(),
+                        stored.find(node.id()).map(Node::isList).orElse(false),
+                        node.children().stream()
+                            .filter(item -> item.kind() == Kind.ITEM)
+                            .map(
+                                item ->
+                                    new ItemView(
+                                        item.id().value(),
+                                        Members.withoutMembers(item).id().value()))
+                            .toList()));
+              }
+            });
+    return lists;
+  }
+
+  /** Every optional part, also those that are switched off. */
+  static List<PartView> parts(Shown shown) {
+    List<PartView> parts = new ArrayList<>();
+    shown
+        .members()
+        .walk(
+            node -> {
+              if (node.options().optional() || node.options().off()) {
+                parts.add(
+                    new PartView(
+                        node.id().value(),
+                        placedIn(shown, node),
+                        Wording.title(Members.withoutMembers(node)),
+                        !node.options().off()));
+              }
+            });
+    return parts;
   }
 
   private static boolean isFilling(LocalKey key, Node libraryNode) {
@@ -79,7 +150,8 @@ class WorkbenchViews {
    * @param stored the document as it is kept
    */
   List<PlacementView> placements(Node stored, Shown shown, SiteFinishes finishes) {
-    Map<NodeId, Placement> own = Placements.of(stored);
+    Map<NodeId, Placement> own = new HashMap<>(Placements.of(stored));
+    stored.walk(node -> node.placement().ifPresent(said -> own.putIfAbsent(node.id(), said)));
     List<PlacementView> views = new ArrayList<>();
     collect(shown.members(), "", own, shown, new Wording(finishes), views);
     return views;
@@ -93,7 +165,8 @@ class WorkbenchViews {
       Wording wording,
       List<PlacementView> views) {
     String around = in;
-    if (node.placement().isPresent()) {
+    boolean placed = node.kind() == Kind.PLACEMENT && !node.children().isEmpty();
+    if (placed && !isForm(shown, node.id())) {
       views.add(placement(node, in, own, shown, wording));
       around = node.id().value();
     }
@@ -105,8 +178,8 @@ class WorkbenchViews {
   private PlacementView placement(
       Node member, String in, Map<NodeId, Placement> own, Shown shown, Wording wording) {
     Optional<Placement> itself = Optional.ofNullable(own.get(member.id()));
-    Origin inside =
-        shown.origin(member.children().get(0).id()).map(Origin::innermost).orElseThrow();
+    Node root = member.children().get(0);
+    Origin inside = shown.origin(root.id()).map(Origin::innermost).orElseThrow();
     PieceState piece = pieces.get(inside.pieceId());
     NodeId carrier = itself.isPresent() ? member.id() : shown.carrier(member.id()).orElseThrow();
     String within = member.id().value() + "/";
@@ -142,6 +215,10 @@ class WorkbenchViews {
         piece.current(),
         itself.flatMap(Placement::pin).map(pin -> pin.reason().name().toLowerCase()).orElse(""),
         fillings,
+        root.options().variants().stream()
+            .map(form -> new StyleChoice(form.id(), form.name()))
+            .toList(),
+        root.options().variant().orElse(""),
         changes,
         pieces.reach(piece.id()));
   }

@@ -11,6 +11,7 @@ import goodbones.document.State;
 import goodbones.document.Touched;
 import goodbones.document.Uses;
 import goodbones.library.UnknownPiece;
+import goodbones.library.VariantEditor;
 import goodbones.server.drawing.Wording;
 import goodbones.server.history.Changes;
 import goodbones.server.history.History;
@@ -28,6 +29,7 @@ import java.util.TreeSet;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -72,9 +74,12 @@ class Workbenches {
       return new Which(Desks.pageKey(id), desks -> desks.page(id), desks -> desks.pageHeld(id));
     }
 
-    static Which piece(String id, String site) {
-      return new Which(
-          Desks.pieceKey(id, site), desks -> desks.piece(id, site), desks -> desks.piece(id, site));
+    /**
+     * @param form the form that it is looked at in; empty for its own
+     */
+    static Which piece(String id, String site, String form) {
+      Function<Desks, Desk> open = desks -> desks.piece(id, site, form);
+      return new Which(Desks.pieceKey(id, site, form), open, open);
     }
   }
 
@@ -114,10 +119,13 @@ class Workbenches {
   }
 
   Views.Ladder ladder(Which which, List<NodeId> nodes, Device device, State state) {
-    return alone(
-        which,
-        reading,
-        () -> new Ladders(open(which), id -> pieces.get(id).name()).of(nodes, device, state));
+    return alone(which, reading, () -> ladder(open(which), nodes, device, state));
+  }
+
+  private Views.Ladder ladder(Desk desk, List<NodeId> nodes, Device device, State state) {
+    UnaryOperator<String> name =
+        id -> id.equals(VariantEditor.PIECE) ? desk.title() : pieces.get(id).name();
+    return new Ladders(desk, name).of(nodes, device, state);
   }
 
   Views.Workbench edit(Which which, EditRequest request, String who) {
@@ -131,15 +139,15 @@ class Workbenches {
     List<String> merged = merged(desk, request, touched);
     read.made().ifPresent(desk::keep);
     read.kept().ifPresent(desk::keep);
-    Edited edited = desk.apply(read.edit());
+    Edited edited = desk.apply(read.edit(), Boolean.TRUE.equals(request.every()));
     requireKnown(desk, edited.root());
     if (request.stamp() != null) {
-      desk.requireHolds(edited.root(), request.stamp());
+      desk.requireHolds(edited, request.stamp());
     }
     Desk after = desk;
-    if (!edited.root().equals(desk.stored())) {
+    if (!edited.root().equals(desk.kept()) || !edited.fillings().isEmpty()) {
       history.made(desk.historyId(), read.label(), edited.inverse());
-      after = desk.write(edited.root());
+      after = desk.write(edited);
       note(after, who, read.label(), touched);
     }
     return view(after, drawing(request.drawing()), merged, made(before, after.shown().root()));
@@ -185,7 +193,7 @@ class Workbenches {
    */
   private void requireKnown(Desk desk, Node after) {
     KnownHere known = new KnownHere(desk);
-    Uses had = Uses.of(desk.stored());
+    Uses had = Uses.of(desk.kept());
     Uses has = Uses.of(after);
     List<String> missing = new ArrayList<>();
     has.pictures().stream()
@@ -194,7 +202,7 @@ class Workbenches {
     has.pieces().stream()
         .filter(id -> !had.pieces().contains(id) && !known.piece(id))
         .forEach(id -> missing.add("There is no piece “" + id + "”"));
-    References before = References.of(desk.stored());
+    References before = References.of(desk.kept());
     References now = References.of(after);
     now.tokens().stream()
         .filter(id -> !before.tokens().contains(id) && desk.look().token(id).isEmpty())
@@ -284,8 +292,8 @@ class Workbenches {
                 made.set(edit);
                 return done.get().inverse();
               });
-          Set<NodeId> touched = Touched.by(made.get(), desk.stored());
-          Desk after = desk.write(done.get().root());
+          Set<NodeId> touched = Touched.by(made.get(), desk.kept());
+          Desk after = desk.write(done.get());
           String word = way == History.Way.UNDO ? "undo " : "redo ";
           note(after, who, word + label, touched);
           return view(after, drawing, List.of(), made(desk.shown().root(), after.shown().root()));

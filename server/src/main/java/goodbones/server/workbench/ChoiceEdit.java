@@ -1,0 +1,203 @@
+package goodbones.server.workbench;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import goodbones.document.Edit;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Options;
+import goodbones.document.Refused;
+import goodbones.document.Variant;
+import goodbones.server.drawing.Wording;
+import goodbones.structure.Listing;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/** What a placement may choose, and what its piece leaves it to choose. */
+sealed interface ChoiceEdit extends AskedEdit {
+  String TOO_LONG = "At most {max} characters fit";
+
+  /** Any node, also one that is switched off or only there to be addressed. */
+  private static Node member(Aim aim, String id) {
+    NodeId wanted = NodeId.of(id);
+    return aim.shown().members().find(wanted).orElseThrow(() -> Refused.gone(wanted));
+  }
+
+  /**
+   * One more item in a list.
+   *
+   * @param node the list, for its end, or something in an item, for right after it
+   */
+  @JsonTypeName("ADD_ITEM")
+  record AddItem(String node) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      return new ReadEdit(aim.landing().addItem(NodeId.of(node)), "add an item");
+    }
+  }
+
+  /** Makes a list of something and what beside it is built alike. */
+  @JsonTypeName("MAKE_LIST")
+  record MakeList(String node) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node on = aim.node(node);
+      return new ReadEdit(
+          new Listing(aim.bench()).make(on.id()), "make a list of " + Wording.title(on));
+    }
+  }
+
+  /** Takes a list apart: its items become independent of each other. */
+  @JsonTypeName("PLAIN_LIST")
+  record PlainList(String node) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      return new ReadEdit(
+          new Listing(aim.bench()).plain(aim.node(node).id()), "take the list apart");
+    }
+  }
+
+  /**
+   * Chooses the variant that a placement shows.
+   *
+   * @param node the placement, by its path
+   * @param variant the form's id; empty for the piece's own
+   */
+  @JsonTypeName("SHOW_VARIANT")
+  record ShowVariant(String node, String variant) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node placement = member(aim, node);
+      Optional<String> wanted = Optional.of(variant).filter(id -> !id.isEmpty());
+      String name =
+          wanted
+              .flatMap(
+                  id ->
+                      placement.children().stream()
+                          .flatMap(root -> root.options().named(id).stream())
+                          .findFirst())
+              .map(Variant::name)
+              .orElse("the piece itself");
+      return new ReadEdit(new Edit.ShowVariant(placement.id(), wanted), "show " + name);
+    }
+  }
+
+  /** Shows an optional part here, or not. */
+  @JsonTypeName("SWITCH")
+  record Switch(String node, boolean on) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node part = member(aim, node);
+      return new ReadEdit(
+          new Edit.Switch(part.id(), on), "switch " + Wording.title(part) + (on ? " on" : " off"));
+    }
+  }
+
+  /** Says whether placements may switch a part off. */
+  @JsonTypeName("OPTIONAL")
+  record SetOptional(String node, boolean on) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node part = member(aim, node);
+      return new ReadEdit(
+          new Edit.SetOptional(part.id(), on),
+          (on ? "make " : "always show ") + Wording.title(part) + (on ? " optional" : ""));
+    }
+  }
+
+  /** Who fills a field. */
+  enum Filled {
+    /** The piece; a placement changes it as a local change. */
+    FIXED,
+    /** Every placement for itself. */
+    OWN,
+    /** Once for the whole site. */
+    SITE
+  }
+
+  @JsonTypeName("SLOT")
+  record SetSlot(String node, String field, Filled filled) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node at = aim.node(node);
+      List<Edit> edits = new ArrayList<>();
+      edits.add(new Edit.SetSlot(at.id(), field, filled == Filled.OWN));
+      edits.add(new Edit.SetSiteSlot(at.id(), field, filled == Filled.SITE));
+      String what = field + " of " + Wording.title(at);
+      return new ReadEdit(
+          new Edit.Group(edits),
+          switch (filled) {
+            case FIXED -> "fix " + what;
+            case OWN -> "make a slot of " + what;
+            case SITE -> "fill " + what + " once for the site";
+          });
+    }
+  }
+
+  /** A new variant of the piece. */
+  @JsonTypeName("VARIANT_ADD")
+  record AddVariant(
+      @NotBlank(message = "Give the variant a name") @Size(max = 60, message = TOO_LONG)
+          String name)
+      implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node piece = aim.piece();
+      requireFree(piece, name, "");
+      String id = UUID.randomUUID().toString();
+      return new ReadEdit(
+          new Edit.SetVariant(piece.id(), id, Optional.of(Variant.of(id, name.strip()))),
+          "add the variant " + name.strip());
+    }
+  }
+
+  @JsonTypeName("VARIANT_RENAME")
+  record RenameVariant(
+      String variant,
+      @NotBlank(message = "Give the variant a name") @Size(max = 60, message = TOO_LONG)
+          String name)
+      implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node piece = aim.piece();
+      Variant known = known(piece, variant);
+      requireFree(piece, name, variant);
+      return new ReadEdit(
+          new Edit.SetVariant(piece.id(), variant, Optional.of(known.named(name.strip()))),
+          "call the variant " + known.name() + " " + name.strip());
+    }
+  }
+
+  @JsonTypeName("VARIANT_REMOVE")
+  record RemoveVariant(String variant) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node piece = aim.piece();
+      Variant known = known(piece, variant);
+      return new ReadEdit(
+          new Edit.SetVariant(piece.id(), variant, Optional.empty()),
+          "take the variant " + known.name() + " away");
+    }
+  }
+
+  private static Variant known(Node piece, String form) {
+    return piece
+        .options()
+        .named(form)
+        .orElseThrow(() -> Refused.at(piece, "This variant is not here any more"));
+  }
+
+  private static void requireFree(Node piece, String name, String but) {
+    Options options = piece.options();
+    boolean taken =
+        options.variants().stream()
+            .anyMatch(form -> !form.id().equals(but) && form.name().equalsIgnoreCase(name.strip()));
+    if (taken) {
+      throw Refused.at(
+          piece, "There is a variant called “" + name.strip() + "” already; choose another name");
+    }
+  }
+}
