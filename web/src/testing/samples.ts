@@ -29,6 +29,8 @@ export function workbenchAnswer(more: Partial<WorkbenchAnswer> = {}): WorkbenchA
     page: nodeView('page', 'page', ''),
     blocks: [{ id: 'notice', html: '<p></p>', nodes: [nodeView('notice', 'text', 'page')] }],
     placements: [],
+    lists: [],
+    parts: [],
     merged: [],
     made: [],
     ...more,

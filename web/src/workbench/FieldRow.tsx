@@ -53,32 +53,38 @@ export function FieldRow({ field, node, inPiece, onEdit }: Props) {
 
 function SlotState({ field, node, inPiece, onEdit }: Props) {
   if (field.key === 'level' && !field.local) return null;
-  if (inPiece) {
+  if (inPiece && node.placement === '') {
     return (
-      <label className="flex items-center gap-1 text-soft">
-        <input
-          type="checkbox"
-          className="accent-verdigris"
-          checked={field.slot}
-          onChange={(e) =>
-            void onEdit({ type: 'SLOT', node: node.id, field: field.key, on: e.target.checked })
-          }
-        />
-        slot
-      </label>
+      <select
+        aria-label={`Who fills ${field.label.toLowerCase()}`}
+        className="border border-line bg-sheet text-soft text-[12px] rounded-[2px] max-w-[150px]"
+        value={field.filled}
+        onChange={(e) =>
+          void onEdit({
+            type: 'SLOT',
+            node: node.id,
+            field: field.key,
+            filled: filledBy[e.target.value] ?? 'FIXED',
+          })
+        }
+      >
+        <option value="fixed">fixed here</option>
+        <option value="own">slot of each placement</option>
+        <option value="site">slot of the whole site</option>
+      </select>
     );
   }
   if (node.placement === '') return null;
-  if (!field.local) {
-    return (
-      <span className="text-soft">
-        {field.slot ? 'slot, not filled yet' : 'fixed in the piece'}
-      </span>
-    );
-  }
+  if (!field.local) return <span className="text-soft">{unfilled[field.filled]}</span>;
+  const ofSite = field.filled === 'site';
   return (
-    <span className={field.slot ? 'text-verdigris' : 'text-ochre'}>
-      {field.slot ? 'slot, filled here' : 'local change'} ·{' '}
+    <span className={field.filled === 'fixed' ? 'text-ochre' : 'text-verdigris'}>
+      {ofSite
+        ? 'filled for the whole site'
+        : field.filled === 'own'
+          ? 'slot, filled here'
+          : 'local change'}{' '}
+      ·{' '}
       <button
         type="button"
         className="underline underline-offset-2"
@@ -92,6 +98,18 @@ function SlotState({ field, node, inPiece, onEdit }: Props) {
     </span>
   );
 }
+
+const filledBy: Record<string, 'FIXED' | 'OWN' | 'SITE'> = {
+  fixed: 'FIXED',
+  own: 'OWN',
+  site: 'SITE',
+};
+
+const unfilled: Record<string, string> = {
+  fixed: 'fixed in the piece',
+  own: 'slot, not filled yet',
+  site: 'slot of the whole site',
+};
 
 type TextProps = Omit<Props, 'inPiece'> & { id: string };
 

@@ -22,6 +22,8 @@ export type FramesProps = {
   also: readonly NodeView[];
   /** The names of what is placed, by path. */
   pieces: ReadonlyMap<string, string>;
+  /** The outermost nodes of items of lists. */
+  items: ReadonlySet<string>;
   /** The element whose words are being edited on the canvas; empty for none. */
   typing: string;
   /** In whose look it is drawn; empty for the house's. */
@@ -308,6 +310,7 @@ function Pane(props: PaneProps) {
               chain={chain}
               also={also}
               pieces={props.pieces}
+              items={props.items}
               scale={scale}
               room={device.width * scale}
               quiet={!isLead}

@@ -8,6 +8,7 @@ import {
   CopyPlus,
   FlipHorizontal2,
   Library,
+  ListPlus,
   LogIn,
   Pencil,
   Plus,
@@ -29,12 +30,14 @@ export type HandAction =
   | 'unwrap'
   | 'piece'
   | 'into'
+  | 'item'
   | 'remove';
 
 type Props = { kind: string; count: number; onAct: (action: HandAction, from: DOMRect) => void };
 
 const tools: readonly { action: HandAction; label: string; key: string; icon: typeof Plus }[] = [
   { action: 'duplicate', label: 'Duplicate', key: 'Ctrl D', icon: CopyPlus },
+  { action: 'item', label: 'Add an item to the list', key: 'N', icon: ListPlus },
   { action: 'copy', label: 'Copy', key: 'Ctrl C', icon: Copy },
   { action: 'paste', label: 'Paste', key: 'Ctrl V', icon: ClipboardPaste },
   { action: 'up', label: 'Move up', key: 'Alt ↑', icon: ArrowUp },

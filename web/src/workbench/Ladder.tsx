@@ -3,21 +3,27 @@ import { useEffect, useRef, useState } from 'react';
 import { Failed, Mark } from '../ui/States';
 import type { DeviceKey } from './devices';
 import { FieldRow } from './FieldRow';
+import { itemAround } from './items';
 import { levelOf, lineClass } from './levels';
+import { ListPanel } from './ListPanel';
 import { Looks } from './Looks';
 import { States } from './StateChoice';
 import { LocalChanges } from './LocalChanges';
+import { PlacementChoices } from './PlacementChoices';
 import type { Problem } from '../api/client';
-import type { AskedEdit, NodeView, PlacementView, Source } from './source';
+import type { AskedEdit, NodeView, PlacementView, Source, WorkbenchView } from './source';
 import { Structure } from './Structure';
 import { StyleGroups } from './StyleGroups';
 import { summary } from './summary';
 
 type Props = {
   source: Source;
-  version: number;
-  /** In whose look it is drawn. */
-  site: string;
+  /** Grows with everything that may change what the ladder says. */
+  state: string;
+  view: WorkbenchView;
+  /** Whether what is set in an item of a list is for that item alone. */
+  alone: boolean;
+  onAlone: (alone: boolean) => void;
   node: NodeView;
   /** What else is in hand; settings are made for all of it. */
   also: readonly NodeView[];
@@ -33,14 +39,15 @@ type Props = {
 
 /** Every box around the thing in hand, outermost on top, with what each contributes. */
 export function Ladder(props: Props) {
-  const { source, version, site, node, also, device, placement, inPiece, onPick, onEdit } = props;
+  const { source, view, alone, onAlone, node, also, device, placement, inPiece, onPick, onEdit } =
+    props;
   const { entering, onEntered } = props;
   const ids = [node, ...also].map((n) => n.id);
   const [find, setFind] = useState('');
   const [wanted, setWanted] = useState({ node: node.id, state: 'normal' });
   const state = wanted.node === node.id ? wanted.state : 'normal';
   const query = useQuery({
-    queryKey: [...source.key, 'ladder', ids.join(' '), device, state, version],
+    queryKey: [...source.key, 'ladder', ids.join(' '), device, state, props.state],
     queryFn: () => source.ladder(ids, device, state),
     placeholderData: (before, last) =>
       last?.queryKey.includes(ids.join(' ')) ? before : undefined,
@@ -83,18 +90,18 @@ export function Ladder(props: Props) {
       </header>
       <ol>
         {outer.slice(0, -1).map((rung) => (
-          <li key={`${rung.kind} ${rung.node}`}>
+          <li key={`${rung.kind} ${rung.id}`} className="border-b border-hair">
             <button
               type="button"
               onClick={() => {
                 onPick(rung.node);
               }}
-              className="w-full text-left flex gap-3 px-4 border-b border-hair hover:bg-sheet"
+              className="w-full text-left flex gap-3 px-4 hover:bg-sheet"
             >
               <span className={`w-[5px] shrink-0 ${lineClass[levelOf(rung.kind)]}`} />
               <span className="py-1.5 min-w-0 flex-1">
                 <span className="flex justify-between gap-2">
-                  {rung.kind === 'placement' ? (
+                  {isMember(rung.kind) ? (
                     <span className="font-semibold">{rung.title}</span>
                   ) : (
                     <span className="font-semibold capitalize">{rung.kind}</span>
@@ -103,9 +110,20 @@ export function Ladder(props: Props) {
                     {rung.note || (rung.title.toLowerCase() === rung.kind ? '' : rung.title)}
                   </span>
                 </span>
-                {rung.kind !== 'placement' && <Contributions list={summary(rung.contributes)} />}
+                {!isMember(rung.kind) && <Contributions list={summary(rung.contributes)} />}
               </span>
             </button>
+            {view.placements
+              .filter((p) => p.id === rung.id)
+              .map((p) => (
+                <div key={p.id} className="pl-8 pr-4">
+                  <PlacementChoices
+                    placement={p}
+                    parts={view.parts.filter((part) => part.in === p.id)}
+                    onEdit={(edit) => void onEdit(edit)}
+                  />
+                </div>
+              ))}
           </li>
         ))}
       </ol>
@@ -123,6 +141,19 @@ export function Ladder(props: Props) {
             </span>
           </div>
           {!ladder && <p className="text-soft">Fetching its settings…</p>}
+          {also.length === 0 && (
+            <ListPanel
+              node={node}
+              list={view.lists.find((list) => list.node === node.id)}
+              item={itemAround(view.lists, node.id)}
+              alone={alone}
+              onAlone={onAlone}
+              onEdit={(edit) => void onEdit(edit)}
+            />
+          )}
+          {also.length === 0 && inPiece && view.piece?.variant === '' && (
+            <Authoring node={node} view={view} onEdit={(edit) => void onEdit(edit)} />
+          )}
           {ladder?.fields.map((field) => (
             <FieldRow
               key={`${node.id} ${field.key}`}
@@ -153,7 +184,7 @@ export function Ladder(props: Props) {
               device={device}
               state={state}
               find={find}
-              site={site}
+              site={view.siteId}
               onEdit={onEdit}
               onPick={onPick}
             />
@@ -162,6 +193,51 @@ export function Ladder(props: Props) {
       </div>
       {placement && <LocalChanges placement={placement} onPick={onPick} onEdit={onEdit} />}
     </section>
+  );
+}
+
+function isMember(kind: string): boolean {
+  return kind === 'placement' || kind === 'item';
+}
+
+type AuthoringProps = {
+  node: NodeView;
+  view: WorkbenchView;
+  onEdit: (edit: AskedEdit) => void;
+};
+
+/** What the author of a piece leaves to its placements: optional parts, lists of like things. */
+function Authoring({ node, view, onEdit }: AuthoringProps) {
+  const outermost = node.parent === view.page.id || node.kind === 'page';
+  if (outermost || node.placement !== '' || itemAround(view.lists, node.id)) return null;
+  const part = view.parts.find((p) => p.node === node.id);
+  const isList = view.lists.some((list) => list.node === node.id);
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-[12.5px]">
+      <label className="flex items-center gap-1">
+        <input
+          type="checkbox"
+          className="accent-verdigris"
+          checked={part !== undefined}
+          onChange={(e) => {
+            onEdit({ type: 'OPTIONAL', node: node.id, on: e.target.checked });
+          }}
+        />
+        optional at placements
+      </label>
+      {!isList && (
+        <button
+          type="button"
+          className="text-verdigris hover:underline"
+          title="It, and what beside it is built alike, become items of one list"
+          onClick={() => {
+            onEdit({ type: 'MAKE_LIST', node: node.id });
+          }}
+        >
+          Make a list of it
+        </button>
+      )}
+    </div>
   );
 }
 

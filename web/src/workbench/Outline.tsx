@@ -8,6 +8,8 @@ import type { Tree } from './tree';
 type Props = {
   tree: Tree;
   placements: readonly PlacementView[];
+  /** The outermost nodes of items of lists. */
+  items: ReadonlySet<string>;
   section: NodeView;
   inHand: NodeView;
   also: readonly NodeView[];
@@ -22,7 +24,7 @@ function rowsOf(tree: Tree, node: NodeView, depth: number): { node: NodeView; de
 }
 
 /** Every level of the section in hand by name, so that exactly the one meant can be chosen. */
-export function Outline({ tree, placements, section, inHand, also, onPick }: Props) {
+export function Outline({ tree, placements, items, section, inHand, also, onPick }: Props) {
   const names = new Map(placements.map((p) => [p.id, p.pieceName]));
   return (
     <section aria-label="Outline" className="flex flex-col min-h-0">
@@ -34,6 +36,7 @@ export function Outline({ tree, placements, section, inHand, also, onPick }: Pro
             node={node}
             depth={depth}
             piece={pieceAt(tree, names, node)}
+            item={items.has(node.id)}
             current={node.id === inHand.id || also.some((n) => n.id === node.id)}
             onPick={onPick}
           />
@@ -48,6 +51,8 @@ type RowProps = {
   depth: number;
   /** The name of the piece that is placed here; empty if none is. */
   piece: string;
+  /** Whether it is an item of a list. */
+  item: boolean;
   current: boolean;
   onPick: (node: string, more: boolean) => void;
 };
@@ -58,7 +63,7 @@ function pieceAt(tree: Tree, names: ReadonlyMap<string, string>, node: NodeView)
   return placed ? (names.get(node.placement) ?? '') : '';
 }
 
-const Row = memo(function Row({ node, depth, piece, current, onPick }: RowProps) {
+const Row = memo(function Row({ node, depth, piece, item, current, onPick }: RowProps) {
   const { setNodeRef, listeners } = useDraggable({
     id: `outline ${node.id}`,
     data: { node: node.id },
@@ -78,6 +83,7 @@ const Row = memo(function Row({ node, depth, piece, current, onPick }: RowProps)
         style={{ paddingLeft: 4 + depth * 11 }}
       >
         <span className={`w-[5px] h-4 shrink-0 ${lineClass[levelOf(node.kind)]}`} />
+        {item && <span className="w-[5px] h-4 shrink-0 line-item" title="An item of a list" />}
         {piece && (
           <span className="w-[5px] h-4 shrink-0 line-placement" title={`From the piece ${piece}`} />
         )}

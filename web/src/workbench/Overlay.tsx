@@ -8,6 +8,8 @@ type Shape = Box & {
   kind: string;
   /** The piece that is placed here; empty if none is. */
   piece: string;
+  /** Whether it is an item of a list. */
+  item: boolean;
 };
 
 type Props = {
@@ -15,6 +17,8 @@ type Props = {
   chain: readonly NodeView[];
   /** The names of what is placed, by path. */
   pieces: ReadonlyMap<string, string>;
+  /** The outermost nodes of items of lists. */
+  items: ReadonlySet<string>;
   /** What else is in hand. */
   also: readonly NodeView[];
   scale: number;
@@ -27,6 +31,7 @@ function shapesOf(
   canvas: Canvas | undefined,
   nodes: readonly NodeView[],
   pieces: ReadonlyMap<string, string>,
+  items: ReadonlySet<string>,
   scale: number,
 ): readonly Shape[] {
   return nodes.flatMap((node, i) => {
@@ -36,14 +41,15 @@ function shapesOf(
     const box = kind === 'page' ? undefined : boxOf(canvas, id);
     if (!box) return [];
     const [x, y] = [box.x * scale, box.y * scale];
-    return [{ id, kind, piece, x, y, width: box.width * scale, height: box.height * scale }];
+    const item = items.has(id);
+    return [{ id, kind, piece, item, x, y, width: box.width * scale, height: box.height * scale }];
   });
 }
 
 /** The lines of the levels around the thing in hand, with a light halo that reads on any picture. */
-export function Overlay({ canvas, chain, also, pieces, scale, room, quiet = false }: Props) {
-  const shapes = shapesOf(canvas, chain, pieces, scale);
-  const others = shapesOf(canvas, also, pieces, scale);
+export function Overlay({ canvas, chain, also, pieces, items, scale, room, quiet = false }: Props) {
+  const shapes = shapesOf(canvas, chain, pieces, items, scale);
+  const others = shapesOf(canvas, also, pieces, items, scale);
   const inHand = shapes[shapes.length - 1];
   return (
     <div className="absolute inset-0 pointer-events-none" aria-hidden>
@@ -56,6 +62,9 @@ export function Overlay({ canvas, chain, also, pieces, scale, room, quiet = fals
     </div>
   );
 }
+
+/** An item is a dash-dot-dot line. */
+const ITEM_DASH = '10 3 2 3 2 3';
 
 function Lines({ shape, quiet }: { shape: Shape; quiet: boolean }) {
   const level = stroke[levelOf(shape.kind)];
@@ -81,6 +90,12 @@ function Lines({ shape, quiet }: { shape: Shape; quiet: boolean }) {
     <g>
       <rect {...rect} stroke="#fff" strokeOpacity={0.9} strokeWidth={line.width + 2.5} />
       <rect {...rect} stroke="#1d2327" strokeWidth={line.width} strokeDasharray={line.dash} />
+      {shape.item && !quiet && (
+        <>
+          <rect {...around} stroke="#fff" strokeOpacity={0.9} strokeWidth={3.5} />
+          <rect {...around} stroke="#1d2327" strokeWidth={1.5} strokeDasharray={ITEM_DASH} />
+        </>
+      )}
       {shape.piece && !quiet && (
         <>
           <rect {...around} stroke="#fff" strokeOpacity={0.9} strokeWidth={3.5} />
@@ -110,6 +125,7 @@ function LevelName({ shape, room }: { shape: Shape; room: number }) {
       style={place}
     >
       {shape.kind}
+      {shape.item && <span className="normal-case">, item</span>}
       {shape.piece && <span className="normal-case"> from {shape.piece}</span>}
     </span>
   );

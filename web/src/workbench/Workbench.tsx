@@ -34,6 +34,7 @@ import type { AskedEdit, NodeView, Source, WorkbenchAnswer, WorkbenchView } from
 import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
+import { isForEvery, itemNodes } from './items';
 import { KeepSheet } from './KeepSheet';
 import { useDeeds } from './useDeeds';
 import { Typing } from './useDraft';
@@ -44,7 +45,7 @@ import { useWorkbench } from './useWorkbench';
 type Props = {
   source: Source;
   /** What stands above the page drawing. */
-  heading: (view: WorkbenchView) => ReactNode;
+  heading: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
   /** What can be done with the whole document, at the right end of the foot line. */
   actions?: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
 };
@@ -94,6 +95,8 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const [preview, setPreview] = useState(false);
   const [renaming, setRenaming] = useState(false);
   const [keeping, setKeeping] = useState(false);
+  /** Whether what is set in an item of a list is for that item alone. */
+  const [alone, setAlone] = useState(false);
   const navigate = useNavigate();
   const location = useLocation();
   const [search] = useSearchParams();
@@ -110,6 +113,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     () => new Map(view.placements.map((p) => [p.id, p.pieceName])),
     [view.placements],
   );
+  const items = useMemo(() => itemNodes(view.lists), [view.lists]);
   const hand = useHand(tree);
   const { lead, inHand, others, held, now: current, pick, onLead } = hand;
   const heldIds = held.map((node) => node.id);
@@ -133,7 +137,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     async (body: AskedEdit): Promise<Problem | undefined> => {
       const drawings = [...canvases(), ...(drawn.current ? [drawn.current.canvas] : [])];
       if (idle()) for (const canvas of drawings) foretell(canvas, tree, view.fresh, body);
-      const problem = await send(body);
+      const problem = await send(body, { every: !alone && isForEvery(view.lists, body) });
       if (problem) for (const canvas of drawings) canvas.putBack();
       if (problem) return problem;
       const made = lastMade();
@@ -144,7 +148,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       }
       return undefined;
     },
-    [send, lastMade, pick, idle, canvases, tree, view.fresh, lookAt],
+    [send, lastMade, pick, idle, canvases, tree, view.fresh, view.lists, alone, lookAt],
   );
   const onVersion = useCallback(
     (version: number, stamp: number) => void catchUp(version, stamp),
@@ -271,7 +275,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           <History view={view} undo={() => void undo()} redo={() => void redo()} />
         </BarSlot>
         <aside className="border-r border-line bg-board flex flex-col min-h-0 p-3 pl-2.5 gap-2">
-          <div className="pl-1">{heading(view)}</div>
+          <div className="pl-1">{heading(view, bench.replace)}</div>
           <div className="overflow-y-auto min-h-24 max-h-[46%] shrink-0 pt-2 [scrollbar-width:thin]">
             <PageDrawing
               drawing={drawing}
@@ -310,6 +314,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             <Outline
               tree={tree}
               placements={view.placements}
+              items={items}
               section={section}
               inHand={inHand}
               also={others}
@@ -325,6 +330,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             inHand={inHand}
             also={others}
             pieces={pieceNames}
+            items={items}
             typing={typing}
             site={view.siteId}
             reference={reference}
@@ -379,8 +385,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
         <aside className="border-l border-line min-h-0">
           <Ladder
             source={source}
-            version={view.version}
-            site={view.siteId}
+            state={`${String(view.version)} ${String(view.stamp)}`}
+            view={view}
+            alone={alone}
+            onAlone={setAlone}
             node={inHand}
             also={others}
             device={lead}

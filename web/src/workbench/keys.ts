@@ -41,6 +41,7 @@ const deeds: ReadonlyMap<string, Deed> = new Map<string, Deed>([
   ['u', act('unwrap')],
   ['k', act('piece')],
   ['i', act('into')],
+  ['n', act('item')],
   ['p', { is: 'preview' }],
   ['h', { is: 'hide' }],
   ...steps.flatMap(([key, step]): [string, Deed][] => [

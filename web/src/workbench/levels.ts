@@ -1,4 +1,5 @@
-export type Level = 'page' | 'section' | 'row' | 'column' | 'box' | 'placement' | 'element';
+export type Level =
+  'page' | 'section' | 'row' | 'column' | 'box' | 'placement' | 'item' | 'element';
 
 /** The level that a kind of node stands on. */
 export function levelOf(kind: string): Level {
@@ -7,14 +8,15 @@ export function levelOf(kind: string): Level {
     kind === 'row' ||
     kind === 'column' ||
     kind === 'box' ||
-    kind === 'placement'
+    kind === 'placement' ||
+    kind === 'item'
     ? kind
     : 'element';
 }
 
 /** Whether other things stand in it. */
 export function holdsOthers(kind: string): boolean {
-  return levelOf(kind) !== 'element' && kind !== 'placement';
+  return levelOf(kind) !== 'element' && kind !== 'placement' && kind !== 'item';
 }
 
 /** The same line in the outline, on the ladder's rungs and on the canvas. */
@@ -25,6 +27,7 @@ export const lineClass: Record<Level, string> = {
   column: 'line-column',
   box: 'line-box',
   placement: 'line-placement',
+  item: 'line-item',
   element: 'line-element',
 };
 
@@ -36,5 +39,6 @@ export const stroke: Record<Level, { width: number; dash: string }> = {
   column: { width: 2, dash: '7 5' },
   box: { width: 2, dash: '2 4' },
   placement: { width: 1, dash: '' },
+  item: { width: 1.5, dash: '10 3 2 3 2 3' },
   element: { width: 1.5, dash: '' },
 };

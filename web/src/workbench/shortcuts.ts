@@ -21,6 +21,7 @@ export const shortcuts: readonly { title: string; keys: readonly (readonly [stri
         ['/', 'find a setting by name'],
         ['Alt ↓ ↑', 'move among its siblings'],
         ['Ctrl D', 'duplicate'],
+        ['N', 'one more item of the list'],
         ['Ctrl C, X, V', 'copy, cut, paste'],
         ['R', 'side by side in a row'],
         ['B', 'a box around'],

@@ -4,6 +4,8 @@ import type { DeviceKey } from './devices';
 export type WorkbenchAnswer = Schemas['Workbench'];
 export type NodeView = Schemas['NodeView'];
 export type PlacementView = Schemas['PlacementView'];
+export type ListView = Schemas['ListView'];
+export type PartView = Schemas['PartView'];
 export type LadderView = Schemas['Ladder'];
 export type StyleView = Schemas['StyleView'];
 export type FieldView = Schemas['FieldView'];
@@ -84,16 +86,17 @@ export function pageSource(id: string): Source {
   };
 }
 
-export function pieceSource(id: string, site: string): Source {
+/** The variant is empty for the piece itself. */
+export function pieceSource(id: string, site: string, variant = ''): Source {
   const path = { id };
-  const query = { site };
+  const query = variant === '' ? { site } : { site, variant };
   return {
-    key: ['workbench', 'piece', id, site],
+    key: ['workbench', 'piece', id, site, ...(variant === '' ? [] : [variant])],
     load: () => answer(api.GET('/api/pieces/{id}/workbench', { params: { path, query } })),
     ladder: (nodes, device, state) =>
       answer(
         api.GET('/api/pieces/{id}/ladder', {
-          params: { path, query: { site, node: [...nodes], device, state } },
+          params: { path, query: { ...query, node: [...nodes], device, state } },
         }),
       ),
     edit: (body) => answer(api.POST('/api/pieces/{id}/edits', { params: { path, query }, body })),
@@ -110,7 +113,9 @@ export function pieceSource(id: string, site: string): Source {
     fit: (body) => answer(api.POST('/api/pieces/{id}/fit', { params: { path, query }, body })),
     clip: (nodes) =>
       answer(
-        api.GET('/api/pieces/{id}/clip', { params: { path, query: { site, node: [...nodes] } } }),
+        api.GET('/api/pieces/{id}/clip', {
+          params: { path, query: { ...query, node: [...nodes] } },
+        }),
       ),
   };
 }

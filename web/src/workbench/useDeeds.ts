@@ -86,6 +86,9 @@ export function useDeeds(props: Props) {
       case 'unwrap':
         void edit({ type: 'UNWRAP', node: now.id });
         break;
+      case 'item':
+        void edit({ type: 'ADD_ITEM', node: now.id });
+        break;
       case 'piece':
         props.onKeep();
         break;

@@ -74,10 +74,10 @@ export function useWorkbench(source: Source) {
   );
 
   const edit = useCallback(
-    (asked: AskedEdit, over = false) =>
+    (asked: AskedEdit, { over = false, every = false } = {}) =>
       run(
         ({ version, stamp, drawing }) =>
-          source.edit({ version, stamp, drawing, over, edit: asked }),
+          source.edit({ version, stamp, drawing, over, every, edit: asked }),
         asked,
       ),
     [run, source],
@@ -93,7 +93,7 @@ export function useWorkbench(source: Source) {
   /** Makes an edit again, over what others changed in the same place. */
   const keep = useCallback(
     async (body: AskedEdit) => {
-      const problem = await edit(body, true);
+      const problem = await edit(body, { over: true });
       if (!problem) setSettled((times) => times + 1);
     },
     [edit],

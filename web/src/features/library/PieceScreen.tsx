@@ -9,6 +9,7 @@ import { Failed, Loading } from '../../ui/States';
 import { pieceSource, type WorkbenchAnswer, type WorkbenchView } from '../../workbench/source';
 import { Workbench } from '../../workbench/Workbench';
 import { useSites } from '../sites/useSites';
+import { Variants } from './Variants';
 
 /** A piece on the workbench, in any client's look. */
 export function PieceScreen() {
@@ -16,14 +17,21 @@ export function PieceScreen() {
   const [search, setSearch] = useSearchParams();
   const sites = useSites();
   const site = search.get('site') ?? sites.data?.[0]?.id ?? '';
-  const source = useMemo(() => pieceSource(pieceId, site), [pieceId, site]);
+  const variant = search.get('variant') ?? '';
+  const source = useMemo(() => pieceSource(pieceId, site, variant), [pieceId, site, variant]);
+  const set = (key: string, value: string) => {
+    const next = new URLSearchParams(search);
+    if (value === '') next.delete(key);
+    else next.set(key, value);
+    setSearch(next, { replace: true });
+  };
   if (sites.error) return <Failed error={sites.error} retry={() => void sites.refetch()} />;
   if (!sites.data || !site) return <Loading what="the piece" />;
   return (
     <Workbench
-      key={`${pieceId} ${site}`}
+      key={`${pieceId} ${site} ${variant}`}
       source={source}
-      heading={(view) => (
+      heading={(view, replace) => (
         <>
           <h1 className="text-[16px]">{view.title}</h1>
           <label className="flex items-center gap-1.5 text-[12.5px] text-soft mt-1">
@@ -33,9 +41,7 @@ export function PieceScreen() {
               value={site}
               className="border border-line bg-sheet text-ink py-0.5 min-w-0 flex-1 rounded-[2px]"
               onChange={(e) => {
-                const next = new URLSearchParams(search);
-                next.set('site', e.target.value);
-                setSearch(next, { replace: true });
+                set('site', e.target.value);
               }}
             >
               {sites.data.map((s) => (
@@ -45,6 +51,13 @@ export function PieceScreen() {
               ))}
             </select>
           </label>
+          <Variants
+            view={view}
+            replace={replace}
+            onShow={(shown) => {
+              set('variant', shown);
+            }}
+          />
         </>
       )}
       actions={(view, replace) => (

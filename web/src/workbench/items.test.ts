@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { isForEvery, itemAround, itemNodes } from './items';
+import type { AskedEdit, ListView } from './source';
+
+const own: ListView = {
+  node: 'fares',
+  own: true,
+  items: [
+    { id: 'i1', node: 'i1/fare' },
+    { id: 'i2', node: 'i2/fare' },
+  ],
+};
+const placed: ListView = {
+  node: 'p/fares',
+  own: false,
+  items: [{ id: 'p/i1', node: 'p/i1/fare' }],
+};
+
+describe('items of lists', () => {
+  it('finds the item around a node, not one that only begins alike', () => {
+    expect(itemAround([own], 'i2/price')?.at).toBe(1);
+    expect(itemAround([own], 'i2')).toBeUndefined();
+    expect(itemAround([own], 'i22/price')).toBeUndefined();
+    expect(itemAround([own, placed], 'p/i1/price')?.list).toBe(placed);
+  });
+
+  it('takes the innermost where a list stands in an item', () => {
+    const inner: ListView = { node: 'i1/in', own: false, items: [{ id: 'i1/j', node: 'i1/j/x' }] };
+    expect(itemAround([inner, own], 'i1/j/x')?.id).toBe('i1/j');
+  });
+
+  it('gives what is set to every item of an own list, and words to the one', () => {
+    const style: AskedEdit = { type: 'HIDE', nodes: ['i1/price'], device: 'phone', on: true };
+    expect(isForEvery([own], style)).toBe(true);
+    expect(isForEvery([placed], { ...style, nodes: ['p/i1/price'] })).toBe(false);
+    const words = { type: 'FIELD', node: 'i1/price', field: 'words', value: '4' } as const;
+    expect(isForEvery([own], words)).toBe(false);
+    expect(isForEvery([own], { ...words, field: 'level' })).toBe(true);
+  });
+
+  it('knows the outermost node of every item', () => {
+    expect([...itemNodes([own, placed])]).toEqual(['i1/fare', 'i2/fare', 'p/i1/fare']);
+  });
+});
