@@ -123,6 +123,13 @@ function PieceReach({ view }: { view: WorkbenchView }) {
         {piece.draft ? `draft on revision ${piece.current}` : `revision ${piece.current}`}
       </span>
       <span>{reachWords(piece.reach)}</span>
+      {piece.variants
+        .filter((variant) => variant.id === piece.variant)
+        .map((variant) => (
+          <span key={variant.id}>
+            variant “{variant.name}”<span className="text-soft"> · a change is the variant’s</span>
+          </span>
+        ))}
       {piece.draft && <Mark tone="local">not released</Mark>}
       {piece.behind.length > 0 && (
         <Link to={`/rollouts/${view.id}`} className="text-ochre underline underline-offset-2">

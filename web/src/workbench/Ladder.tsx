@@ -61,6 +61,8 @@ export function Ladder(props: Props) {
   }, [entering, there, onEntered]);
   if (query.error) return <Failed error={query.error} retry={() => void query.refetch()} />;
   const ladder = query.data;
+  /** What a piece leaves to its placements is said in the piece itself, not in a variant. */
+  const authoring = inPiece && view.piece?.variant === '';
   const outer = ladder?.rungs.filter((rung) => !(inPiece && rung.kind === 'page')) ?? [];
   return (
     <section aria-label="Ladder" className="h-full overflow-y-auto [scrollbar-width:thin]">
@@ -107,7 +109,10 @@ export function Ladder(props: Props) {
                     <span className="font-semibold capitalize">{rung.kind}</span>
                   )}
                   <span className="text-soft text-[12.5px] truncate">
-                    {rung.note || (rung.title.toLowerCase() === rung.kind ? '' : rung.title)}
+                    {rung.note ||
+                      (isMember(rung.kind) || rung.title.toLowerCase() === rung.kind
+                        ? ''
+                        : rung.title)}
                   </span>
                 </span>
                 {!isMember(rung.kind) && <Contributions list={summary(rung.contributes)} />}
@@ -151,7 +156,7 @@ export function Ladder(props: Props) {
               onEdit={(edit) => void onEdit(edit)}
             />
           )}
-          {also.length === 0 && inPiece && view.piece?.variant === '' && (
+          {also.length === 0 && authoring && (
             <Authoring node={node} view={view} onEdit={(edit) => void onEdit(edit)} />
           )}
           {ladder?.fields.map((field) => (
@@ -159,7 +164,7 @@ export function Ladder(props: Props) {
               key={`${node.id} ${field.key}`}
               field={field}
               node={node}
-              inPiece={inPiece}
+              inPiece={authoring}
               onEdit={onEdit}
             />
           ))}

@@ -121,7 +121,7 @@ function LevelName({ shape, room }: { shape: Shape; room: number }) {
         };
   return (
     <span
-      className="absolute bg-ink text-paper text-[11px] font-semibold leading-[18px] px-1.5 capitalize outline outline-1 outline-white"
+      className="absolute whitespace-nowrap bg-ink text-paper text-[11px] font-semibold leading-[18px] px-1.5 capitalize outline outline-1 outline-white"
       style={place}
     >
       {shape.kind}

@@ -2,19 +2,31 @@ package goodbones.server.demo;
 
 import static goodbones.server.demo.Make.button;
 import static goodbones.server.demo.Make.column;
+import static goodbones.server.demo.Make.forSite;
 import static goodbones.server.demo.Make.heading;
+import static goodbones.server.demo.Make.item;
 import static goodbones.server.demo.Make.label;
+import static goodbones.server.demo.Make.list;
 import static goodbones.server.demo.Make.named;
+import static goodbones.server.demo.Make.optional;
 import static goodbones.server.demo.Make.picture;
 import static goodbones.server.demo.Make.row;
+import static goodbones.server.demo.Make.scheme;
 import static goodbones.server.demo.Make.section;
 import static goodbones.server.demo.Make.styled;
 import static goodbones.server.demo.Make.text;
+import static goodbones.server.demo.Make.words;
 
 import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.document.Variant;
 import goodbones.server.library.Pieces;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** The pieces in the library of Purlin & Daughters. */
@@ -26,6 +38,8 @@ final class DemoPieces {
   static final String CARDS = "three-cards";
   static final String QUOTE = "quote-band";
   static final String ACTION = "call-to-action";
+  static final String PRICES = "price-list";
+  static final String VOICE = "testimonial";
   private final Pieces pieces;
 
   DemoPieces(Pieces pieces) {
@@ -50,6 +64,8 @@ final class DemoPieces {
     keep(CARDS, "Three cards", "Three things of equal weight", threeCards());
     keep(QUOTE, "Quote band", "One good sentence on the dark scheme", quoteBand());
     keep(ACTION, "Call to action", "Sends the reader on, near the foot of a page", callToAction());
+    keep(PRICES, "Price list", "What things cost, a line for each", priceList());
+    keep(VOICE, "Testimonial", "What one customer says, the same on every page", testimonial());
   }
 
   private void keep(String id, String name, String purpose, Node root) {
@@ -227,5 +243,58 @@ final class DemoPieces {
         "64px",
         "padding-bottom",
         "64px");
+  }
+
+  /** A list with a line for each price, a note that may be left out, and a variant on a tint. */
+  private static Node priceList() {
+    Node line =
+        styled(
+            row(
+                "pl-line",
+                "9 3",
+                column("pl-what-column", text("pl-what", "What it is")),
+                column(
+                    "pl-price-column",
+                    styled(text("pl-price", "0.00"), "text-align", "end", "font-weight", "600"))),
+            "columns@phone",
+            "8 4",
+            "padding-top",
+            "12px",
+            "padding-bottom",
+            "12px");
+    Node section =
+        section(
+            "pl-section",
+            "Price list",
+            heading("pl-heading", 2, "What it costs"),
+            optional(named(text("pl-note", "Say what is included in all prices."), "s-caption")),
+            list(
+                "pl-list",
+                line,
+                item("pl-first", words("pl-what", "One thing"), words("pl-price", "4.00")),
+                item("pl-second", words("pl-what", "Another thing"), words("pl-price", "7.00")),
+                item("pl-third", words("pl-what", "All of it"), words("pl-price", "10.00"))));
+    Map.Entry<LocalKey, LocalValue> tint = scheme("pl-section", "tinted");
+    Variant tinted =
+        new Variant(
+            "pl-tinted",
+            "On a tint",
+            Placement.of("").withChange(tint.getKey(), Optional.of(tint.getValue())));
+    return section.withOptions(section.options().withVariants(List.of(tinted)));
+  }
+
+  private static Node testimonial() {
+    return styled(
+        section(
+            "tm-section",
+            "Testimonial",
+            forSite(
+                styled(
+                    heading("tm-words", 2, "“One sentence that a customer said.”"),
+                    "max-width",
+                    "760px")),
+            forSite(named(text("tm-who", "Who said it"), "s-caption"))),
+        "background-color",
+        "{t-surface}");
   }
 }

@@ -10,6 +10,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -92,6 +93,34 @@ final class Make {
     }
     return Node.placing(NodeId.of(id), "", piece)
         .withPlacement(Placement.of(piece).withChanges(changes));
+  }
+
+  /** A list of like items, all made from one pattern. */
+  static Node list(String id, Node pattern, Node... items) {
+    List<Node> children = new ArrayList<>();
+    children.add(node(id + "-pattern", Kind.PATTERN, "").withChildren(List.of(pattern)));
+    children.addAll(List.of(items));
+    return node(id, Kind.BOX, "").withChildren(children);
+  }
+
+  @SafeVarargs
+  static Node item(String id, Map.Entry<LocalKey, LocalValue>... own) {
+    Map<LocalKey, LocalValue> changes = new LinkedHashMap<>();
+    for (Map.Entry<LocalKey, LocalValue> change : own) {
+      changes.put(change.getKey(), change.getValue());
+    }
+    Node item = Node.item(NodeId.of(id));
+    return item.withPlacement(item.placement().orElseThrow().withChanges(changes));
+  }
+
+  /** A part that a placement may switch off. */
+  static Node optional(Node node) {
+    return node.withOptions(node.options().withOptional(true));
+  }
+
+  /** With its words filled once for the whole site. */
+  static Node forSite(Node node) {
+    return node.withSlots(List.of()).withOptions(node.options().withSiteSlots(List.of("words")));
   }
 
   static Map.Entry<LocalKey, LocalValue> words(String node, String words) {
