@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import goodbones.document.Catalogue;
 import goodbones.document.Device;
+import goodbones.document.Edit;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
@@ -13,7 +14,13 @@ import goodbones.document.State;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
+import goodbones.document.Variant;
+import goodbones.library.Adopted;
+import goodbones.library.PageEditor;
+import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.library.VariantEditor;
+import goodbones.propagation.Rebasing;
 import goodbones.render.PageHtml;
 import goodbones.render.Rendered;
 import goodbones.render.Renderer;
@@ -29,6 +36,8 @@ import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
 import goodbones.survey.Frame;
+import goodbones.testing.Runs;
+import goodbones.testing.Shelf;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -46,6 +55,7 @@ import org.junit.jupiter.api.Test;
 class GeneratedStylesTest {
   private static final long SEED = 20_261_124;
   private static final int LEAST_NODES = 500;
+  private static final int SEEDS = Runs.of(3, 30);
 
   private static final Map<StyleProperty, List<String>> VALUES =
       Map.ofEntries(
@@ -100,11 +110,96 @@ class GeneratedStylesTest {
   void theCascadesWinnerIsWhatTheBrowserComputes() {
     SiteFinishes finishes = finishes();
     Node page = page();
-    List<Node> nodes = new ArrayList<>();
-    page.walk(nodes::add);
-    assertThat(nodes).hasSizeGreaterThanOrEqualTo(LEAST_NODES);
-    Shown shown = Shown.of(page);
-    Cascade cascade = new Cascade(page, shown, finishes);
+    assertThat(compared(Shown.of(page), finishes, SEED)).isGreaterThan(15_000);
+  }
+
+  /** Values of page, container, item, variant and piece, all laid on each other. */
+  @Test
+  void soItIsOfPiecesInPieces() {
+    int compared = 0;
+    for (long seed = 1; seed <= SEEDS; seed++) {
+      random.setSeed(seed);
+      SiteFinishes finishes = finishes();
+      Shelf shelf = new Shelf();
+      shelf.keep("inner", elements(Kind.BOX));
+      shelf.keep("outer", outer(shelf));
+      shelf.release(
+          "outer", changed(shelf, shelf.revision("outer", 1).root()), asked -> Optional.empty());
+      compared += compared(nested(shelf), finishes, seed);
+    }
+    assertThat(compared).isGreaterThan(SEEDS * 1_800);
+  }
+
+  private Node elements(Kind around) {
+    return node(around)
+        .withChildren(
+            List.of(node(Kind.LABEL), node(Kind.HEADING), node(Kind.TEXT), node(Kind.BUTTON)));
+  }
+
+  /** A section with another piece and a list in it, and a variant. */
+  private Node outer(Shelf shelf) {
+    List<Node> list = new ArrayList<>();
+    list.add(
+        Node.of(NodeId.of("pattern"), Kind.PATTERN, "").withChildren(List.of(elements(Kind.BOX))));
+    list.add(Node.item(NodeId.of("one")));
+    list.add(Node.item(NodeId.of("two")));
+    Node section =
+        node(Kind.SECTION)
+            .withChildren(
+                List.of(
+                    node(Kind.HEADING),
+                    shelf.placing(NodeId.of("b"), "inner"),
+                    node(Kind.BOX).withChildren(list)));
+    return section.withOptions(section.options().withVariants(List.of(Variant.of("v", "V"))));
+  }
+
+  /** What the piece says of the inner one, of one of its items, and in its variant. */
+  private Node changed(Shelf shelf, Node piece) {
+    Node now = piece;
+    for (int i = 0; i < 20; i++) {
+      now = shelf.editor().apply(now, style(shelf.editor().shown(now))).root();
+      VariantEditor editor = new VariantEditor(now, "v", shelf);
+      now =
+          editor
+              .apply(style(editor.shown()), library -> new Rebasing(library, Showing.BOUND))
+              .root();
+    }
+    return now;
+  }
+
+  private Edit style(Shown shown) {
+    List<Node> nodes =
+        shown.root().all().stream().filter(node -> node.kind() != Kind.PAGE).toList();
+    while (true) {
+      Node node = any(nodes);
+      Map<StyleKey, StyleValue> styles = styles(node.kind(), 1);
+      if (!styles.isEmpty()) {
+        Map.Entry<StyleKey, StyleValue> one = styles.entrySet().iterator().next();
+        return new Edit.SetStyle(node.id(), one.getKey(), Optional.of(one.getValue()));
+      }
+    }
+  }
+
+  /** A page that places the piece some times, with changes of its own all over. */
+  private Shown nested(Shelf shelf) {
+    Adopted adopted = new Adopted(Map.of("outer", shelf.current("outer")));
+    PageEditor editor = new PageEditor(adopted, shelf, new Rebasing(shelf, adopted));
+    List<Node> placements = new ArrayList<>();
+    for (String id : List.of("p", "q", "r")) {
+      placements.add(shelf.placing(NodeId.of(id), "outer"));
+    }
+    Node page = Node.of(NodeId.of("page"), Kind.PAGE, "").withChildren(placements);
+    page = editor.apply(page, new Edit.ShowVariant(NodeId.of("q"), Optional.of("v"))).root();
+    for (int i = 0; i < 60; i++) {
+      page = editor.apply(page, style(editor.shown(page))).root();
+    }
+    return editor.shown(page);
+  }
+
+  /** Compares every value at every device, and says how many. */
+  private static int compared(Shown shown, SiteFinishes finishes, long seed) {
+    List<Node> nodes = shown.root().all();
+    Cascade cascade = new Cascade(shown.root(), shown, finishes);
     String html = html(shown, finishes);
     List<String> wrong = new ArrayList<>();
     int compared = 0;
@@ -113,16 +208,19 @@ class GeneratedStylesTest {
       for (Device device : Device.values()) {
         tab.setViewportSize(Frame.width(device), Frame.HEIGHT);
         tab.setContent(html);
+        // Wherever the pointer was left, nothing is hovered at yet.
+        tab.evaluate("() => document.body.style.setProperty('pointer-events', 'none')");
         for (State state : List.of(State.NORMAL, State.CURRENT)) {
           Map<String, Map<String, String>> wanted = wanted(nodes, cascade, device, state);
           compared += wanted.values().stream().mapToInt(Map::size).sum();
           wrong.addAll(strings(tab.evaluate(COMPARE, List.of(wanted, state.word()))));
         }
+        tab.evaluate("() => document.body.style.removeProperty('pointer-events')");
         wrong.addAll(hovered(tab, nodes, cascade, device));
       }
     }
-    assertThat(wrong).as("seed %d", SEED).isEmpty();
-    assertThat(compared).isGreaterThan(15_000);
+    assertThat(wrong).as("seed %d", seed).isEmpty();
+    return compared;
   }
 
   @SuppressWarnings("unchecked")

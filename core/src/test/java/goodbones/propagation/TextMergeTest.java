@@ -14,6 +14,8 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import goodbones.library.Overlay;
+import goodbones.library.Showing;
+import goodbones.testing.Shelf;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -117,6 +119,73 @@ class TextMergeTest {
       }
     }
     assertThat(conflicts).isGreaterThan(500);
+  }
+
+  /**
+   * Through two levels: the piece stands in another one, that has values of its own on it and
+   * follows. The expanded trees are merged.
+   */
+  @Test
+  void soItIsThroughTwoLevels() {
+    int conflicts = 0;
+    for (long seed = 0; seed < 600; seed++) {
+      Random random = new Random(seed);
+      Shelf shelf = new Shelf();
+      shelf.keep("inner", changed(section(), random, 0.6));
+      Placement around = locally(shelf.revision("inner", 1).root(), random);
+      shelf.keep(
+          "outer",
+          Node.of(NodeId.of("o"), Kind.BOX, "")
+              .withChildren(
+                  List.of(
+                      Node.placing(NodeId.of("i"), "", "inner")
+                          .withPlacement(
+                              Placement.of("inner")
+                                  .withSettled(1)
+                                  .withChanges(around.changes())))));
+      Settlement answer = Settlement.values()[random.nextInt(2)];
+      shelf.release(
+          "inner",
+          changed(shelf.revision("inner", 1).root(), random, 0.3),
+          asked -> Optional.of(answer));
+      Node base = inside(shelf, 1);
+      Node library = inside(shelf, shelf.current("outer"));
+      Placement own = locally(base, random);
+      Map<LocalKey, LocalValue> byPath = new HashMap<>();
+      own.changes()
+          .forEach(
+              (key, value) ->
+                  byPath.put(new LocalKey(key.node().within(NodeId.of("i")), key.aspect()), value));
+      Placement placement = Placement.of("outer").withSettled(1).withChanges(byPath);
+
+      Rebased rebased =
+          Rebase.of(PLACEMENT, placement, 1, shelf.current("outer"), shelf, Showing.BOUND);
+      MergeResult<RawText> merged =
+          new MergeAlgorithm()
+              .merge(
+                  RawTextComparator.DEFAULT,
+                  text(base),
+                  text(Overlay.show(base, own)),
+                  text(library));
+
+      Set<LocalKey> asked = new TreeSet<>();
+      rebased
+          .questions()
+          .forEach(
+              q ->
+                  q.keys()
+                      .forEach(key -> asked.add(new LocalKey(key.node().inner(), key.aspect()))));
+      assertThat(asked).as("seed %d", seed).isEqualTo(conflicting(merged));
+      conflicts += asked.size();
+    }
+    assertThat(conflicts).isGreaterThan(300);
+  }
+
+  /** What stands in the outer piece, by its ids in the inner one. */
+  private static Node inside(Shelf shelf, int revision) {
+    NodeId member = NodeId.of("i");
+    Node placed = shelf.expanded("outer", revision).index().node(member).orElseThrow();
+    return placed.children().get(0).mapIds(id -> id.from(member));
   }
 
   private static Placement locally(Node base, Random random) {
