@@ -19,6 +19,8 @@ import java.util.TreeMap;
  *     0 where it was not put on a page yet
  * @param dormantSince for a change that was dormant when the others were settled on a newer
  *     revision: the revision that it was made on
+ * @param left what stood here before another piece was put in, one for each piece and none with
+ *     some left itself: for going back, and for words that have no place now
  */
 public record Placement(
     String pieceId,
@@ -26,7 +28,8 @@ public record Placement(
     Optional<Pin> pin,
     SortedMap<LocalKey, LocalValue> changes,
     SortedMap<NodeId, List<NodeId>> order,
-    SortedMap<LocalKey, Integer> dormantSince) {
+    SortedMap<LocalKey, Integer> dormantSince,
+    List<Placement> left) {
 
   public Placement {
     Objects.requireNonNull(pieceId, "pieceId");
@@ -42,6 +45,7 @@ public record Placement(
     }
     since.keySet().retainAll(changes.keySet());
     dormantSince = Sorted.map(since);
+    left = left == null ? List.of() : List.copyOf(left);
   }
 
   public static Placement of(String pieceId) {
@@ -51,15 +55,16 @@ public record Placement(
         Optional.empty(),
         Collections.emptySortedMap(),
         Collections.emptySortedMap(),
-        Collections.emptySortedMap());
+        Collections.emptySortedMap(),
+        List.of());
   }
 
   public Placement withSettled(int revision) {
-    return new Placement(pieceId, revision, pin, changes, order, dormantSince);
+    return new Placement(pieceId, revision, pin, changes, order, dormantSince, left);
   }
 
   public Placement withPin(Optional<Pin> newPin) {
-    return new Placement(pieceId, settled, newPin, changes, order, dormantSince);
+    return new Placement(pieceId, settled, newPin, changes, order, dormantSince, left);
   }
 
   /** A change that is made now; whatever it was made on before does not count any more. */
@@ -70,11 +75,12 @@ public record Placement(
         pin,
         value.map(v -> Sorted.with(changes, key, v)).orElseGet(() -> Sorted.without(changes, key)),
         order,
-        Sorted.without(dormantSince, key));
+        Sorted.without(dormantSince, key),
+        left);
   }
 
   public Placement withChanges(Map<LocalKey, LocalValue> newChanges) {
-    return new Placement(pieceId, settled, pin, Sorted.map(newChanges), order, dormantSince);
+    return new Placement(pieceId, settled, pin, Sorted.map(newChanges), order, dormantSince, left);
   }
 
   public Placement withOrder(NodeId parent, List<NodeId> ids) {
@@ -83,11 +89,15 @@ public record Placement(
   }
 
   public Placement withOrder(Map<NodeId, List<NodeId>> newOrder) {
-    return new Placement(pieceId, settled, pin, changes, Sorted.map(newOrder), dormantSince);
+    return new Placement(pieceId, settled, pin, changes, Sorted.map(newOrder), dormantSince, left);
   }
 
   public Placement withDormantSince(Map<LocalKey, Integer> revisions) {
-    return new Placement(pieceId, settled, pin, changes, order, Sorted.map(revisions));
+    return new Placement(pieceId, settled, pin, changes, order, Sorted.map(revisions), left);
+  }
+
+  public Placement withLeft(List<Placement> others) {
+    return new Placement(pieceId, settled, pin, changes, order, dormantSince, others);
   }
 
   /** The revision that a change was made on, or to which it was rebased. */

@@ -33,6 +33,8 @@ public record Uses(SortedSet<String> pictures, SortedSet<String> pieces) {
 
   private static void collect(
       Placement placement, SortedSet<String> pictures, SortedSet<String> pieces) {
+    // What stood here before another piece was put in keeps its pictures, and is not placed.
+    placement.left().forEach(before -> collect(before, pictures, new TreeSet<>()));
     for (LocalValue value : placement.changes().values()) {
       if (value instanceof LocalValue.ContentIs is) {
         is.value().ifPresent(content -> collect(content, pictures));

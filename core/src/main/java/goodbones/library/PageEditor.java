@@ -212,7 +212,8 @@ public final class PageEditor {
   private Placement settled(NodeId id, Placement placement, Optional<Placement> was) {
     int shown = showing.shownBy(placement);
     boolean sameView =
-        was.filter(w -> w.settled() == placement.settled() && showing.shownBy(w) == shown)
+        was.filter(w -> w.pieceId().equals(placement.pieceId()))
+            .filter(w -> w.settled() == placement.settled() && showing.shownBy(w) == shown)
             .isPresent();
     if (sameView) {
       return woken(id, keepingDormant(id, placement, was.get(), shown), shown);

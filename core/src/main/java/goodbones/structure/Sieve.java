@@ -155,6 +155,7 @@ public final class Sieve {
     return placement
         .withChanges(changes)
         .withPin(pin)
+        .withLeft(List.of())
         .withSettled(settled ? placement.settled() : 0);
   }
 

@@ -11,6 +11,7 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import goodbones.library.Exchange;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.structure.Bench;
@@ -131,6 +132,27 @@ class RelocationsTest {
     }
     assertThat(compared).isGreaterThan(SCENES / 2);
     assertThat(moved).isGreaterThan(SCENES / 10);
+  }
+
+  /** Another piece in the place of one, and the first one again: nothing is lost, nothing moves. */
+  @Test
+  void exchangingThereAndBackIsTheIdentity() {
+    int carried = 0;
+    for (long seed = 1; seed <= SCENES; seed++) {
+      if (seed % 3 == 0) {
+        continue;
+      }
+      Scene scene = new Scene(seed, 0);
+      Exchange exchange = new Exchange(scene.shelf);
+      Placement now = scene.placement().withSettled(1);
+      Placement group = Placement.of("group").withSettled(scene.shelf.current("group"));
+      Placement there = exchange.of(now, 1, group);
+      carried += there.changes().isEmpty() ? 0 : 1;
+      Placement own = Placement.of(Scene.PIECE).withSettled(1);
+      Placement back = exchange.of(there, there.settled(), own);
+      assertThat(back.withLeft(List.of())).as("seed %d", seed).isEqualTo(now);
+    }
+    assertThat(carried).isGreaterThan(SCENES / 20);
   }
 
   private static boolean isOfItems(LocalKey key) {
