@@ -1,12 +1,12 @@
 import { useDraggable } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { answer, api, fetchText } from '../api/client';
+import { answer, api } from '../api/client';
 import { useOutside } from '../ui/useOutside';
 import { addables, addTo, spotFor, type Addable, type May, type Spot } from './actions';
 import { useIsCarrying } from './dragStore';
-import { Frame } from './Frame';
 import type { Point } from './geometry';
+import { Miniature } from './Miniature';
 import type { AskedEdit, FreshView, NodeView } from './source';
 import type { Tree } from './tree';
 
@@ -167,26 +167,15 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
           />
         ))}
       </ul>
-      {current?.kind === 'placement' && <Miniature piece={current.value} site={site} />}
+      {current?.kind === 'placement' && (
+        <div aria-hidden className="border-t border-line bg-sheet h-[92px] overflow-hidden">
+          <Miniature piece={current.value} site={site} scale={0.223} />
+        </div>
+      )}
       {problem && (
         <p role="alert" className="text-brick px-3 py-2 border-t border-hair">
           {problem}
         </p>
-      )}
-    </div>
-  );
-}
-
-/** How a piece looks at this client's. */
-function Miniature({ piece, site }: { piece: string; site: string }) {
-  const html = useQuery({
-    queryKey: ['piece-frame', piece, 'add', site],
-    queryFn: () => fetchText(`/api/pieces/${piece}/frame?site=${site}`),
-  });
-  return (
-    <div aria-hidden className="border-t border-line bg-sheet h-[92px] overflow-hidden">
-      {html.data && (
-        <Frame html={html.data} title="How it looks here" width={1280} screen={800} scale={0.223} />
       )}
     </div>
   );

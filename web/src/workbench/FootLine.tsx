@@ -12,11 +12,12 @@ type Props = {
   placement: PlacementView | undefined;
   lead: DeviceKey;
   onEdit: (edit: AskedEdit) => void;
+  onExchange: () => void;
   actions?: ReactNode;
 };
 
 /** Where the thing in hand comes from, and how far a change to it goes. */
-export function FootLine({ view, node, placement, lead, onEdit, actions }: Props) {
+export function FootLine({ view, node, placement, lead, onEdit, onExchange, actions }: Props) {
   const location = useLocation();
   const hidden = node.hiddenOn.includes(lead);
   return (
@@ -48,6 +49,15 @@ export function FootLine({ view, node, placement, lead, onEdit, actions }: Props
             }}
           >
             {hidden ? `Show on ${lead}` : `Hide on ${lead}`}
+          </Button>
+        )}
+        {placement && !placement.bound && (
+          <Button
+            look="quiet"
+            title="Put another piece in its place; words and pictures go along"
+            onClick={onExchange}
+          >
+            Exchange
           </Button>
         )}
         {placement && (

@@ -45,6 +45,21 @@ export function LocalChanges({ placement, onPick, onEdit }: Props) {
           ))}
         </ul>
       )}
+      {placement.tray.map((left) => (
+        <div key={left.pieceId} className="mt-3">
+          <h3 className="text-[14px]">Kept from {left.pieceName}</h3>
+          <p className="text-soft">
+            {placement.pieceName} has no place for these; they come back with {left.pieceName}.
+          </p>
+          <ul className="mt-1 select-text">
+            {left.kept.map((words) => (
+              <li key={words} className="border-l-[3px] border-line pl-2.5 py-0.5">
+                {words}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
     </section>
   );
 }

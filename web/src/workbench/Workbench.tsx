@@ -12,6 +12,7 @@ import type { May, Spot } from './actions';
 import { AddBox } from './AddBox';
 import { History, Others, SavingState } from './BarParts';
 import { devices, type DeviceKey } from './devices';
+import { ExchangeSheet } from './ExchangeSheet';
 import { FitPanel } from './FitPanel';
 import { FootLine } from './FootLine';
 import { foretell } from './foretell';
@@ -31,7 +32,7 @@ import { Preview } from './Preview';
 import { ReferenceMenu, useReference } from './ReferencePicture';
 import { Rename } from './Rename';
 import type { AskedEdit, NodeView, Source, WorkbenchAnswer, WorkbenchView } from './source';
-import { treeOf } from './tree';
+import { treeOf, type Tree } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
 import { isForEvery, itemNodes } from './items';
@@ -49,6 +50,17 @@ type Props = {
   /** What can be done with the whole document, at the right end of the foot line. */
   actions?: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
 };
+
+/** The kind of what is around a placement that a node stands in. */
+function around(tree: Tree, node: NodeView, placement: string): string {
+  return (
+    tree
+      .chain(node)
+      .toReversed()
+      .find((n) => n.placement !== placement && !n.placement.startsWith(`${placement}/`))?.kind ??
+    ''
+  );
+}
 
 function hasWords(node: NodeView): boolean {
   return !holdsOthers(node.kind) && node.kind !== 'picture';
@@ -95,6 +107,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const [preview, setPreview] = useState(false);
   const [renaming, setRenaming] = useState(false);
   const [keeping, setKeeping] = useState(false);
+  const [exchanging, setExchanging] = useState(false);
   /** Whether what is set in an item of a list is for that item alone. */
   const [alone, setAlone] = useState(false);
   const navigate = useNavigate();
@@ -408,6 +421,9 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           placement={placement}
           lead={lead}
           onEdit={(body) => void edit(body)}
+          onExchange={() => {
+            setExchanging(true);
+          }}
           actions={actions?.(view, bench.replace)}
         />
       </div>
@@ -417,6 +433,18 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           onEdit={edit}
           onClose={() => {
             setKeeping(false);
+          }}
+        />
+      )}
+      {exchanging && placement && (
+        <ExchangeSheet
+          placement={placement}
+          may={may.get(around(tree, inHand, placement.id)) ?? []}
+          site={view.siteId}
+          itself={isPage ? '' : view.id}
+          onEdit={edit}
+          onClose={() => {
+            setExchanging(false);
           }}
         />
       )}

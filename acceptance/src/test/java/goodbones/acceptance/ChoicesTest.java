@@ -227,4 +227,31 @@ class ChoicesTest extends WithDesigner {
         .hasCount(4);
     undo(2);
   }
+
+  private static void exchange(String piece) {
+    designer.button("Exchange").click();
+    page()
+        .getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(piece).setExact(true))
+        .click();
+    designer.button("Put " + piece + " here").click();
+    designer.awaitSaved();
+    assertThat(designer.region("Reach").locator("strong")).hasText(piece);
+  }
+
+  @Test
+  @Order(9)
+  void aPieceIsExchangedAndBackAgainWithoutLoss() {
+    show(FARES);
+    designer.takeSection("Price list");
+    exchange("Call to action");
+    assertThat(desktop().getByText("Fares for everybody")).isVisible();
+    assertThat(desktop().getByText("A dog, on a lead")).isHidden();
+    assertThat(designer.region("Local changes").getByText("Kept from Price list")).isVisible();
+    assertThat(designer.region("Local changes").getByText("“A dog, on a lead”")).isVisible();
+    exchange("Price list");
+    assertThat(desktop().getByText("Fares for everybody")).isVisible();
+    assertThat(desktop().getByText("A dog, on a lead")).isVisible();
+    assertThat(prices()).hasCount(4);
+  }
 }

@@ -312,6 +312,9 @@ public final class Catalogue {
         faults.add(fault(child, "An item is made from its list's pattern, and holds nothing else"));
       }
     }
+    if (node.isList() && node.children().size() > LocalValue.ItemsAre.LIMIT + 1) {
+      faults.add(fault(node, "A list has at most " + LocalValue.ItemsAre.LIMIT + " items"));
+    }
     if (node.kind() == Kind.PATTERN && node.children().size() != 1) {
       faults.add(
           fault(node, "A pattern is one thing; put a box or a column around what items share"));

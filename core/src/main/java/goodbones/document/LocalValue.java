@@ -53,6 +53,9 @@ public sealed interface LocalValue {
    *     library's list is not shown
    */
   record ItemsAre(List<NodeId> ids, Set<NodeId> own) implements LocalValue {
+    /** More items are no list that a page shows. */
+    public static final int LIMIT = 200;
+
     public ItemsAre {
       ids = List.copyOf(ids);
       own = Collections.unmodifiableSet(new TreeSet<>(own));

@@ -58,7 +58,17 @@ final class Expansion {
       Options shown = root.options().showing(Optional.of(form.get().id()));
       root = root.withOptions(shown);
     }
+    expansion.reckonWith(document.options().variants());
     return new Expanded(root, expansion.origins, varied, expansion.depth);
+  }
+
+  /** A placement may pick any of them, however deep it goes. */
+  private void reckonWith(List<Variant> variants) {
+    for (Variant variant : variants) {
+      Expansion inserts = inserts(Picks.NONE);
+      Placements.withInserts(variant.layer(), inserts::expand);
+      depth = Math.max(depth, inserts.depth);
+    }
   }
 
   private Node expand(Node node) {
@@ -94,8 +104,8 @@ final class Expansion {
   /** A list keeps its pattern as an empty member, so that it can be known as one. */
   private Node list(Node list) {
     Node pattern = list.children().get(0);
-    Map<NodeId, Node> library = new LinkedHashMap<>();
-    list.children().stream().skip(1).forEach(item -> library.put(item.id(), item));
+    Map<NodeId, Node> known = new LinkedHashMap<>();
+    list.children().stream().skip(1).forEach(item -> known.put(item.id(), item));
     LocalValue.ItemsAre stored = LocalValue.ItemsAre.of(list);
     LocalValue.ItemsAre items =
         picks
@@ -105,9 +115,14 @@ final class Expansion {
     List<Node> children = new ArrayList<>(List.of(pattern.withChildren(List.of())));
     for (NodeId id : items.ids()) {
       if (!pattern.children().isEmpty()) {
-        Node item = Optional.ofNullable(library.get(id)).orElseGet(() -> Node.item(id));
+        Node item = Optional.ofNullable(known.get(id)).orElseGet(() -> Node.item(id));
         children.add(added(item(item, pattern.children().get(0))));
       }
+    }
+    if (items.ids().isEmpty() && !pattern.children().isEmpty()) {
+      // A placement may add the first item.
+      Node first = pattern.children().get(0);
+      depth = Math.max(depth, 1 + of(first, showing, library, new Fillings(), Picks.NONE).depth());
     }
     return list.withChildren(children);
   }

@@ -254,6 +254,10 @@ final class LocalEdits {
   /** A new item of a list, with what it says. */
   private Edit addItem(NodeId list, int index, Node item) {
     LocalValue.ItemsAre now = items(list);
+    if (now.ids().size() >= LocalValue.ItemsAre.LIMIT) {
+      throw Refused.at(
+          node(list), "A list has at most " + LocalValue.ItemsAre.LIMIT + " items; begin another");
+    }
     List<NodeId> ids = new ArrayList<>(now.ids());
     ids.add(Math.max(0, Math.min(index, ids.size())), item.id());
     Set<NodeId> own = new HashSet<>(now.own());

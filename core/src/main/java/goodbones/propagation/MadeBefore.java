@@ -6,6 +6,7 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Library;
+import goodbones.library.Picks;
 import goodbones.library.Placements;
 import goodbones.library.Showing;
 import java.util.Map;
@@ -46,11 +47,16 @@ public final class MadeBefore {
     }
     Map<LocalKey, LocalValue> made = new TreeMap<>(placement.changes());
     made.entrySet().removeAll(was.changes().entrySet());
+    boolean nothing = made.isEmpty();
+    // What it is made on is seen with what the placement chooses.
+    Picks.of(was).said().forEach(made::putIfAbsent);
     int seen = then.shownBy(was);
     int shows = now.shownBy(placement);
     Placement alone = Placement.of(placement.pieceId()).withSettled(seen).withChanges(made);
     return seen != shows
-        && !made.isEmpty()
-        && !Rebase.of(path, alone, seen, shows, library, now).questions().isEmpty();
+        && !nothing
+        && Rebase.of(path, alone, seen, shows, library, now).questions().stream()
+            .flatMap(question -> question.keys().stream())
+            .anyMatch(key -> !Picks.of(was).said().containsKey(key));
   }
 }

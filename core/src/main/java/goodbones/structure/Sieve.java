@@ -9,6 +9,7 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.document.Options;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
@@ -170,6 +171,11 @@ public final class Sieve {
       return sound ? Optional.of(value) : Optional.empty();
     } else if (value instanceof LocalValue.NamedStylesAre named) {
       return Optional.of(new LocalValue.NamedStylesAre(namedStyles(named.ids())));
+    } else if (value instanceof LocalValue.ItemsAre items) {
+      boolean sound =
+          items.ids().size() <= LocalValue.ItemsAre.LIMIT
+              && items.ids().stream().noneMatch(NodeId::isInside);
+      return sound ? Optional.of(value) : Optional.empty();
     } else if (value instanceof LocalValue.SchemeIs is) {
       return is.scheme().equals(scheme(is.scheme())) ? Optional.of(value) : Optional.empty();
     } else if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {

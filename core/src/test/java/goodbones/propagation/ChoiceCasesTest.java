@@ -490,4 +490,37 @@ class ChoiceCasesTest {
     assertThat(LocalValue.ItemsAre.of(current("B").find(id("list")).orElseThrow()).own())
         .isEqualTo(Set.of());
   }
+
+  @Test
+  void aListHasAnEndAndThatIsSaid() {
+    for (int i = 2; i < LocalValue.ItemsAre.LIMIT; i++) {
+      onPage(new Edit.Insert(id("p/b/list"), 0, Node.item(id("x" + i))));
+    }
+    assertThatThrownBy(() -> onPage(new Edit.Insert(id("p/b/list"), 0, Node.item(id("more")))))
+        .hasMessageContaining("at most 200 items");
+  }
+
+  /** A variant counts whether it is picked or not, for a page may pick it. */
+  @Test
+  void whatAVariantPutsInCountsInTheDepth() {
+    shelf.keep("A", box("ar", text("ax", "Deep")));
+    Node plain = box("dr");
+    shelf.keep("D", plain);
+    assertThat(shelf.expanded("D", 1).depth()).isZero();
+    Edit add = new Edit.SetVariant(id("dr"), "slim", Optional.of(Variant.of("slim", "Slim")));
+    Node with = shelf.editor().apply(plain, add).root();
+    Node varied =
+        new VariantEditor(with, "slim", shelf)
+            .apply(
+                new Edit.Insert(id("slim/dr"), 0, shelf.placing(id("a"), "A")),
+                library -> new Rebasing(library, Showing.BOUND))
+            .root();
+    shelf.release("D", varied, asked -> Optional.empty());
+    assertThat(shelf.expanded("D", 2).depth()).isEqualTo(1);
+    Node inItem =
+        current("B")
+            .change(id("fare"), fare -> fare.withChildren(List.of(shelf.placing(id("a2"), "A"))));
+    release(inItem.change(id("list"), list -> list.withChildren(list.children().subList(0, 1))));
+    assertThat(shelf.expanded("B", 2).depth()).as("also in a list without items").isEqualTo(2);
+  }
 }

@@ -250,4 +250,43 @@ class ChoicesApiTest {
                 .detail())
         .contains("no optional part");
   }
+
+  @Test
+  void aPieceIsExchangedAndItsWordsComeBackWithIt() {
+    String heading = node("sf-fares", "pl-heading");
+    ok(
+        api.editPage(
+            "sf-fares", "type", "FIELD", "node", heading, "field", "words", "value", "Our fares"));
+    ok(
+        api.editPage(
+            "sf-fares",
+            "type",
+            "FIELD",
+            "node",
+            node("sf-fares", "pl-first/pl-what"),
+            "field",
+            "words",
+            "value",
+            "A kite"));
+    String placement = prices("sf-fares").path("id").asString();
+    ok(api.editPage("sf-fares", "type", "EXCHANGE", "node", placement, "piece", "call-to-action"));
+    assertThat(Api.html(api.page("sf-fares"))).contains("Our fares").doesNotContain("A kite");
+    JsonNode now =
+        api.page("sf-fares")
+            .path("placements")
+            .valueStream()
+            .filter(p -> p.path("id").asString().equals(placement))
+            .findFirst()
+            .orElseThrow();
+    assertThat(now.path("tray").get(0).path("pieceName").asString()).isEqualTo("Price list");
+    assertThat(now.path("tray").get(0).path("kept").toString()).contains("A kite");
+    ok(api.editPage("sf-fares", "type", "EXCHANGE", "node", placement, "piece", "price-list"));
+    assertThat(Api.html(api.page("sf-fares"))).contains("Our fares").contains("A kite");
+    Api.Answer same =
+        api.editPage("sf-fares", "type", "EXCHANGE", "node", placement, "piece", "price-list");
+    assertThat(same.detail()).contains("that piece already");
+    Api.Answer none =
+        api.editPage("sf-fares", "type", "EXCHANGE", "node", placement, "piece", "none");
+    assertThat(none.status()).isEqualTo(422);
+  }
 }

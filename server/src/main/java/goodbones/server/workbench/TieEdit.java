@@ -3,12 +3,16 @@ package goodbones.server.workbench;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import goodbones.document.Aspect;
 import goodbones.document.Edit;
+import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
+import goodbones.document.Placement;
 import goodbones.document.Refused;
+import goodbones.library.Exchange;
 import goodbones.library.Origin;
 import goodbones.server.drawing.Wording;
+import goodbones.server.problems.BadInput;
 import goodbones.structure.Keeping;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -73,6 +77,42 @@ sealed interface TieEdit extends AskedEdit {
       Edit edit = aim.landing().unlink(on, Boolean.TRUE.equals(all));
       return new ReadEdit(
           edit, "unlink " + aim.shown().members().find(on).map(Wording::title).orElse("it"));
+    }
+  }
+
+  /**
+   * Puts another piece where a placement stands; its words and pictures go along as far as the
+   * other has places for them.
+   *
+   * @param node the placement by its path: one of the document's own
+   */
+  @JsonTypeName("EXCHANGE")
+  record ExchangePiece(String node, String piece) implements TieEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      NodeId on = NodeId.of(node);
+      Node placed = aim.shown().members().find(on).orElseThrow(() -> Refused.gone(on));
+      Placement stands =
+          aim.bench()
+              .stored()
+              .find(on)
+              .filter(own -> own.kind() == Kind.PLACEMENT)
+              .flatMap(Node::placement)
+              .orElseThrow(
+                  () ->
+                      Refused.at(
+                          placed, "It stands in a piece; exchange it there, or unlink that first"));
+      if (!aim.known().piece(piece)) {
+        throw new BadInput(
+            "piece", "There is no piece “" + piece + "” in the library; choose another one");
+      }
+      if (piece.equals(stands.pieceId())) {
+        throw Refused.at(placed, "It is that piece already; choose another one");
+      }
+      Placement other =
+          new Exchange(aim.bench().library())
+              .of(stands, aim.bench().showing().shownBy(stands), aim.placing(piece));
+      return new ReadEdit(new Edit.SetPlacement(on, other), "exchange " + Wording.title(placed));
     }
   }
 

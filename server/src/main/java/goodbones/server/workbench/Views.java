@@ -176,7 +176,15 @@ final class Views {
       List<StyleChoice> variants,
       String variant,
       List<LocalChangeView> changes,
+      List<TrayView> tray,
       Reach reach) {}
+
+  /**
+   * Words and pictures that were filled in a piece that stood here before, and have no place now.
+   *
+   * @param kept each as it reads
+   */
+  record TrayView(String pieceId, String pieceName, List<String> kept) {}
 
   /**
    * @param node as shown

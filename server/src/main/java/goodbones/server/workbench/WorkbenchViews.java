@@ -8,6 +8,7 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.Exchange;
 import goodbones.library.Members;
 import goodbones.library.Origin;
 import goodbones.library.Placements;
@@ -23,6 +24,7 @@ import goodbones.server.workbench.Views.NodeView;
 import goodbones.server.workbench.Views.PartView;
 import goodbones.server.workbench.Views.PlacementView;
 import goodbones.server.workbench.Views.StyleChoice;
+import goodbones.server.workbench.Views.TrayView;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -220,6 +222,26 @@ class WorkbenchViews {
             .toList(),
         root.options().variant().orElse(""),
         changes,
+        itself.map(placement -> tray(placement, inside.revision(), wording)).orElse(List.of()),
         pieces.reach(piece.id()));
+  }
+
+  private List<TrayView> tray(Placement placement, int shown, Wording wording) {
+    if (placement.left().isEmpty()) {
+      return List.of();
+    }
+    List<TrayView> views = new ArrayList<>();
+    new Exchange(pieces)
+        .tray(placement, shown)
+        .forEach(
+            (piece, kept) ->
+                views.add(
+                    new TrayView(
+                        piece,
+                        pieces.get(piece).name(),
+                        kept.values().stream()
+                            .map(value -> wording.value(Optional.of(value)))
+                            .toList())));
+    return views;
   }
 }
