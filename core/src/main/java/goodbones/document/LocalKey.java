@@ -1,6 +1,7 @@
 package goodbones.document;
 
 import java.util.Comparator;
+import java.util.function.UnaryOperator;
 
 /**
  * The key of a local change: a node, addressed from inside the placement, and an aspect of it.
@@ -21,6 +22,11 @@ public record LocalKey(NodeId node, Aspect aspect) implements Comparable<LocalKe
     }
     return new LocalKey(
         NodeId.of(text.substring(0, space)), Aspect.parse(text.substring(space + 1)));
+  }
+
+  /** The same with the address of its node as it is somewhere else. */
+  public LocalKey readdressed(UnaryOperator<NodeId> address) {
+    return new LocalKey(address.apply(node), aspect);
   }
 
   @Override

@@ -6,9 +6,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 
 /** The value of a local change: what the placement says instead of the library. */
 public sealed interface LocalValue {
+
+  /** The same with the address of the parent that it names as it is somewhere else. */
+  default LocalValue readdressed(UnaryOperator<NodeId> address) {
+    return this instanceof PlacedUnder placed
+        ? new PlacedUnder(address.apply(placed.parent()), placed.inserted())
+        : this;
+  }
 
   /**
    * A field's content: the filling of a slot, or a changed fixed part; empty where what the library

@@ -83,35 +83,11 @@ public record Node(
   }
 
   public Node withId(NodeId newId) {
-    return new Node(
-        newId,
-        kind,
-        name,
-        content,
-        styles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        options,
-        placement,
-        children);
+    return with(parts -> parts.id = newId);
   }
 
   public Node withName(String newName) {
-    return new Node(
-        id,
-        kind,
-        newName,
-        content,
-        styles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        options,
-        placement,
-        children);
+    return with(parts -> parts.name = newName);
   }
 
   public Node withContent(String field, FieldValue value) {
@@ -125,19 +101,7 @@ public record Node(
   }
 
   public Node withContent(SortedMap<String, FieldValue> newContent) {
-    return new Node(
-        id,
-        kind,
-        name,
-        newContent,
-        styles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        options,
-        placement,
-        children);
+    return with(parts -> parts.content = newContent);
   }
 
   public Node withStyle(StyleKey key, StyleValue value) {
@@ -151,131 +115,88 @@ public record Node(
   }
 
   public Node withStyles(SortedMap<StyleKey, StyleValue> newStyles) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        newStyles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        options,
-        placement,
-        children);
+    return with(parts -> parts.styles = newStyles);
   }
 
   public Node withNamedStyles(List<String> newNamedStyles) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        styles,
-        newNamedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        options,
-        placement,
-        children);
+    return with(parts -> parts.namedStyles = newNamedStyles);
   }
 
   public Node withScheme(Optional<String> newScheme) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        styles,
-        namedStyles,
-        newScheme,
-        hiddenOn,
-        slots,
-        options,
-        placement,
-        children);
+    return with(parts -> parts.scheme = newScheme);
   }
 
   public Node withHiddenOn(Collection<Device> devices) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        styles,
-        namedStyles,
-        scheme,
-        Sorted.devices(devices),
-        slots,
-        options,
-        placement,
-        children);
+    return with(parts -> parts.hiddenOn = Sorted.devices(devices));
   }
 
   public Node withSlots(Collection<String> newSlots) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        styles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        Sorted.set(newSlots),
-        options,
-        placement,
-        children);
+    return with(parts -> parts.slots = Sorted.set(newSlots));
   }
 
   public Node withOptions(Options newOptions) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        styles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        newOptions,
-        placement,
-        children);
+    return with(parts -> parts.options = newOptions);
   }
 
   public Node withPlacement(Placement newPlacement) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        styles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        options,
-        Optional.of(newPlacement),
-        children);
+    return with(parts -> parts.placement = Optional.of(newPlacement));
   }
 
   public Node withChildren(List<Node> newChildren) {
-    return new Node(
-        id,
-        kind,
-        name,
-        content,
-        styles,
-        namedStyles,
-        scheme,
-        hiddenOn,
-        slots,
-        options,
-        placement,
-        newChildren);
+    return with(parts -> parts.children = newChildren);
+  }
+
+  private Node with(Consumer<Parts> change) {
+    Parts parts = new Parts(this);
+    change.accept(parts);
+    return parts.node();
+  }
+
+  /** The parts of a node that a copy can differ in. */
+  private static final class Parts {
+    private final Kind kind;
+    private NodeId id;
+    private String name;
+    private SortedMap<String, FieldValue> content;
+    private SortedMap<StyleKey, StyleValue> styles;
+    private List<String> namedStyles;
+    private Optional<String> scheme;
+    private Set<Device> hiddenOn;
+    private SortedSet<String> slots;
+    private Options options;
+    private Optional<Placement> placement;
+    private List<Node> children;
+
+    Parts(Node node) {
+      kind = node.kind;
+      id = node.id;
+      name = node.name;
+      content = node.content;
+      styles = node.styles;
+      namedStyles = node.namedStyles;
+      scheme = node.scheme;
+      hiddenOn = node.hiddenOn;
+      slots = node.slots;
+      options = node.options;
+      placement = node.placement;
+      children = node.children;
+    }
+
+    Node node() {
+      return new Node(
+          id,
+          kind,
+          name,
+          content,
+          styles,
+          namedStyles,
+          scheme,
+          hiddenOn,
+          slots,
+          options,
+          placement,
+          children);
+    }
   }
 
   /** Visits this node and everything below it, parents before children, siblings in order. */

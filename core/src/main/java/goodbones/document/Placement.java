@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 
 /**
  * A use of a piece: which one, and what differs here.
@@ -98,6 +99,22 @@ public record Placement(
 
   public Placement withLeft(List<Placement> others) {
     return new Placement(pieceId, settled, pin, changes, order, dormantSince, others);
+  }
+
+  /**
+   * Its changes and orders with the addresses of nodes as they are seen from somewhere else; what
+   * is inserted keeps its ids.
+   */
+  public Placement readdressed(UnaryOperator<NodeId> address) {
+    TreeMap<LocalKey, LocalValue> moved = new TreeMap<>();
+    changes.forEach(
+        (key, value) -> moved.put(key.readdressed(address), value.readdressed(address)));
+    TreeMap<NodeId, List<NodeId>> orders = new TreeMap<>();
+    order.forEach(
+        (parent, ids) -> orders.put(address.apply(parent), ids.stream().map(address).toList()));
+    TreeMap<LocalKey, Integer> since = new TreeMap<>();
+    dormantSince.forEach((key, made) -> since.put(key.readdressed(address), made));
+    return withChanges(moved).withOrder(orders).withDormantSince(since);
   }
 
   /** The revision that a change was made on, or to which it was rebased. */

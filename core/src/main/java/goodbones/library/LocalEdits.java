@@ -15,7 +15,6 @@ import goodbones.document.Refused;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,12 +33,14 @@ final class LocalEdits {
   private final Shown shown;
   private final Showing showing;
   private final Library library;
+  private final ItemEdits items;
 
   private LocalEdits(Node stored, Shown shown, Showing showing, Library library) {
     this.stored = stored;
     this.shown = shown;
     this.showing = showing;
     this.library = library;
+    this.items = new ItemEdits(stored, shown);
   }
 
   /**
@@ -50,7 +51,7 @@ final class LocalEdits {
    */
   static Edit translate(Node stored, Shown shown, Showing showing, Library library, Edit edit) {
     LocalEdits edits = new LocalEdits(stored, shown, showing, library);
-    return edits.withItems(edits.translate(edit));
+    return edits.items.written(edits.translate(edit));
   }
 
   /** Whether an edit of the shown tree has to be translated, whatever it is aimed at. */
@@ -191,7 +192,7 @@ final class LocalEdits {
     return value(id, Aspect.SWITCHED, new LocalValue.SwitchedIs(e.on()), e.aimedAt(id));
   }
 
-  /** The form is chosen for what the placement shows: the outermost node of the piece. */
+  /** The variant is picked for what the placement shows: the outermost node of the piece. */
   private Edit variant(Edit.ShowVariant e) {
     Node member = node(e.placement());
     if (member.kind() != Kind.PLACEMENT || member.children().isEmpty()) {
@@ -231,120 +232,6 @@ final class LocalEdits {
 
   private boolean isList(NodeId id) {
     return node(id).isList();
-  }
-
-  /** The items that a list has at a placement. */
-  private LocalValue.ItemsAre items(NodeId list) {
-    LocalValue.ItemsAre shownHere = LocalValue.ItemsAre.of(node(list));
-    return placement(list).changes().get(new LocalKey(list.inner(), Aspect.ITEMS))
-            instanceof LocalValue.ItemsAre said
-        ? new LocalValue.ItemsAre(shownHere.ids(), said.own())
-        : shownHere;
-  }
-
-  private static Edit items(NodeId list, List<NodeId> ids, Set<NodeId> own) {
-    Set<NodeId> there = new HashSet<>(own);
-    there.retainAll(ids);
-    return new Edit.SetLocal(
-        list.outer(),
-        new LocalKey(list.inner(), Aspect.ITEMS),
-        Optional.of(new LocalValue.ItemsAre(ids, there)));
-  }
-
-  /** A new item of a list, with what it says. */
-  private Edit addItem(NodeId list, int index, Node item) {
-    LocalValue.ItemsAre now = items(list);
-    if (now.ids().size() >= LocalValue.ItemsAre.LIMIT) {
-      throw Refused.at(
-          node(list), "A list has at most " + LocalValue.ItemsAre.LIMIT + " items; begin another");
-    }
-    List<NodeId> ids = new ArrayList<>(now.ids());
-    ids.add(Math.max(0, Math.min(index, ids.size())), item.id());
-    Set<NodeId> own = new HashSet<>(now.own());
-    own.add(item.id());
-    List<Edit> edits = new ArrayList<>(List.of(items(list, ids, own)));
-    NodeId path = list.inner().beside(item.id());
-    Placement said = item.placement().orElseThrow();
-    said.changes()
-        .forEach(
-            (key, value) ->
-                edits.add(
-                    new Edit.SetLocal(
-                        list.outer(),
-                        new LocalKey(key.node().within(path), key.aspect()),
-                        Optional.of(within(value, path)))));
-    said.order()
-        .forEach(
-            (parent, children) ->
-                edits.add(
-                    new Edit.SetOrder(
-                        list.outer(),
-                        parent.within(path),
-                        children.stream().map(id -> id.within(path)).toList())));
-    return new Edit.Group(edits);
-  }
-
-  private static LocalValue within(LocalValue value, NodeId item) {
-    return value instanceof LocalValue.PlacedUnder placed
-        ? new LocalValue.PlacedUnder(placed.parent().within(item), placed.inserted())
-        : value;
-  }
-
-  /** An item that is left out goes with all that was added in it; the library's can come back. */
-  private Edit leaveOut(Node item, NodeId list) {
-    LocalValue.ItemsAre now = items(list);
-    List<NodeId> ids = new ArrayList<>(now.ids());
-    ids.remove(item.id().own());
-    List<Edit> edits = new ArrayList<>(List.of(items(list, ids, now.own())));
-    Set<NodeId> inside = new HashSet<>();
-    item.walk(node -> inside.add(node.id().inner()));
-    takenAlong(list, inside, edits);
-    if (now.own().contains(item.id().own())) {
-      placement(list).changes().keySet().stream()
-          .filter(key -> key.node().isIn(item.id().inner()))
-          .forEach(key -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.empty())));
-    }
-    return new Edit.Group(edits);
-  }
-
-  private NodeId listOf(NodeId item) {
-    return shown.members().parentOf(item).orElseThrow(() -> Refused.gone(item)).id();
-  }
-
-  /**
-   * With the first filling or change in a list of the library its items become those of the
-   * placement, so that no sample that the library adds later is published.
-   */
-  private Edit withItems(Edit edit) {
-    Map<LocalKey, Edit> written = new LinkedHashMap<>();
-    List<Edit> steps = edit.steps();
-    for (Edit step : steps) {
-      if (step instanceof Edit.SetLocal local && !local.placement().isInside()) {
-        NodeId at = local.key().node().within(local.placement());
-        for (int i = at.value().indexOf('/'); i > 0; i = at.value().indexOf('/', i + 1)) {
-          NodeId around = NodeId.of(at.value().substring(0, i));
-          Optional<Node> member = shown.members().find(around);
-          boolean item = member.map(node -> node.kind() == Kind.ITEM).orElse(false);
-          if (item && around.isInside() && around.outer().equals(local.placement())) {
-            NodeId list = listOf(around);
-            LocalKey key = new LocalKey(list.inner(), Aspect.ITEMS);
-            boolean there =
-                steps.stream().anyMatch(s -> s instanceof Edit.SetLocal l && l.key().equals(key))
-                    || placement(list).changes().containsKey(key);
-            if (!there) {
-              LocalValue.ItemsAre now = items(list);
-              written.putIfAbsent(key, items(list, now.ids(), now.own()));
-            }
-          }
-        }
-      }
-    }
-    if (written.isEmpty()) {
-      return edit;
-    }
-    List<Edit> all = new ArrayList<>(written.values());
-    all.addAll(steps);
-    return new Edit.Group(all);
   }
 
   /** A change of what stands in a piece is one of the placement on the page, by its path. */
@@ -392,7 +279,7 @@ final class LocalEdits {
     }
     Node parent = node(e.parent());
     if (e.subtree().kind() == Kind.ITEM && isList(e.parent())) {
-      return addItem(e.parent(), e.index(), e.subtree());
+      return items.added(e.parent(), e.index(), e.subtree());
     }
     if (isList(e.parent())) {
       throw Refused.at(parent, Catalogue.LIST_HOLDS_ITEMS);
@@ -428,10 +315,10 @@ final class LocalEdits {
     }
     Node going = node(id);
     if (going.kind() == Kind.ITEM) {
-      return leaveOut(going, listOf(id));
+      return items.leftOut(going);
     }
     if (libraryNode(id).isPresent()) {
-      return removed(id);
+      return ItemEdits.removed(id);
     }
     LocalKey own = new LocalKey(id.inner(), Aspect.PLACED);
     List<Edit> edits = new ArrayList<>();
@@ -446,31 +333,8 @@ final class LocalEdits {
         .flatMap(holding -> holding.getValue().inserted())
         .flatMap(tree -> tree.find(id.inner()))
         .ifPresent(tree -> tree.walk(node -> inside.add(node.id())));
-    takenAlong(id, inside, edits);
+    items.takenAlong(id, inside, edits);
     return edits.size() == 1 ? edits.get(0) : new Edit.Group(edits);
-  }
-
-  /** What was put into something that goes, goes with it. */
-  private void takenAlong(NodeId at, Set<NodeId> inside, List<Edit> edits) {
-    placement(at)
-        .changes()
-        .forEach(
-            (key, value) -> {
-              if (value instanceof LocalValue.PlacedUnder placed
-                  && inside.contains(placed.parent())) {
-                edits.add(
-                    placed.inserted().isPresent()
-                        ? new Edit.SetLocal(at.outer(), key, Optional.empty())
-                        : removed(key.node().within(at.outer())));
-              }
-            });
-  }
-
-  private static Edit removed(NodeId id) {
-    return new Edit.SetLocal(
-        id.outer(),
-        new LocalKey(id.inner(), Aspect.REMOVED),
-        Optional.of(new LocalValue.IsRemoved()));
   }
 
   private Edit move(Edit.Move asked) {
@@ -523,24 +387,16 @@ final class LocalEdits {
 
   /** Among its like an item changes its place; anywhere else a copy of it is put. */
   private Edit moveItem(Edit.Move e, Node item) {
-    NodeId list = listOf(item.id());
     if (item.find(e.parent()).isPresent()) {
       throw Refused.at(item, "An item cannot be moved into itself");
     }
-    if (!list.equals(e.parent())) {
-      if (isList(e.parent())) {
-        throw Refused.at(item, "An item belongs to its own list; add one to the other list");
-      }
-      return moveOut(e, item);
+    if (items.listOf(item.id()).equals(e.parent())) {
+      return items.moved(item, e.index());
     }
-    if (!item.id().isInside()) {
-      return new Edit.Move(item.id(), list, e.index() + 1);
+    if (isList(e.parent())) {
+      throw Refused.at(item, "An item belongs to its own list; add one to the other list");
     }
-    LocalValue.ItemsAre now = items(list);
-    List<NodeId> ids = new ArrayList<>(now.ids());
-    ids.remove(item.id().own());
-    ids.add(Math.max(0, Math.min(e.index(), ids.size())), item.id().own());
-    return items(list, ids, now.own());
+    return moveOut(e, item);
   }
 
   /** Whether a node stands in a placement that was inserted into another one. */

@@ -56,56 +56,31 @@ public final class PageEditor {
    */
   public Edited apply(Node page, Edit edit) {
     Run run = new Run(page);
-    for (Edit step : edit.steps()) {
-      run.carryOut(
-          LocalEdits.isOfShown(step)
-              ? LocalEdits.translate(run.now, shown(run.now), showing, library, step)
-              : step);
-    }
+    edit.steps().forEach(step -> run.carryOut(translated(run.now, step)));
     return finished(run);
   }
 
   /**
-   * Applies an edit that is aimed at an item of one of the document's own lists to the pattern that
-   * all its items are made from.
+   * Applies an edit; what of it is aimed at an item of one of the document's own lists, and is not
+   * the item's own to say, is done to the pattern that all its items are made from.
    *
    * @throws Refused if the edit makes no sense; the page given in is untouched
    */
   public Edited applyToEvery(Node page, Edit edit) {
-    Optional<Node> item =
-        edit.steps().stream()
-            .flatMap(step -> step.nodes().stream())
-            .filter(NodeId::isInside)
-            .flatMap(id -> page.find(id.outer()).stream())
-            .filter(node -> node.kind() == Kind.ITEM)
-            .findFirst();
-    Optional<Node> pattern =
-        item.flatMap(node -> page.parentOf(node.id()))
-            .flatMap(list -> list.children().get(0).children().stream().findFirst());
-    if (pattern.isEmpty()) {
-      return apply(page, edit);
-    }
-    NodeId of = item.get().id();
-    NodeId outermost = pattern.get().id().within(of);
     Run run = new Run(page);
     for (Edit step : edit.steps()) {
-      boolean ofItem =
-          (step instanceof Edit.Remove || step instanceof Edit.Move)
-              && step.nodes().get(0).equals(outermost);
-      Node made = run.now.find(pattern.get().id()).orElseThrow();
-      Edit there = ofItem ? step : step.mapped(id -> id.isIn(of) ? id.from(of) : id);
-      Node document =
-          ofItem || there.nodes().stream().anyMatch(id -> !reaches(made, id)) ? run.now : made;
       run.carryOut(
-          LocalEdits.isOfShown(there)
-              ? LocalEdits.translate(document, shown(document), showing, library, there)
-              : there);
+          EveryItem.of(run.now, step)
+              .map(every -> translated(every.pattern(), every.step()))
+              .orElseGet(() -> translated(run.now, step)));
     }
     return finished(run);
   }
 
-  private static boolean reaches(Node tree, NodeId id) {
-    return tree.find(id.outer()).isPresent();
+  private Edit translated(Node document, Edit step) {
+    return LocalEdits.isOfShown(step)
+        ? LocalEdits.translate(document, shown(document), showing, library, step)
+        : step;
   }
 
   /** Carries out steps one after the other, and collects what brings everything back. */

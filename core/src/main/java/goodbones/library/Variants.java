@@ -12,42 +12,34 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 
-/** Named forms of pieces at a placement. */
+/** Variants of pieces at a placement. */
 public final class Variants {
   private Variants() {}
 
   /**
-   * A placement that has what a form does as changes of its own, and no longer the form; nothing
-   * that is seen changes.
+   * A placement that has what a variant does as changes of its own, and no longer the variant;
+   * nothing that is seen changes.
    *
    * @param shown the revision that it is settled on, with what it chooses
-   * @param key of the form that it chooses
+   * @param key of the variant that it picks
    */
   public static Placement spelledOut(Expanded shown, Placement placement, LocalKey key) {
     TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
     LocalValue said = changes.remove(key);
-    Optional<Variant> form =
+    Optional<Variant> variant =
         Optional.ofNullable(said)
             .flatMap(value -> ((LocalValue.VariantIs) value).variant())
             .flatMap(
                 id -> shown.index().node(key.node()).flatMap(root -> root.options().named(id)));
-    if (form.isEmpty()) {
+    if (variant.isEmpty()) {
       return placement.withChanges(changes);
     }
     NodeId root = key.node();
-    Placement layer = form.get().layer();
-    layer
-        .changes()
-        .forEach(
-            (each, value) ->
-                changes.putIfAbsent(
-                    new LocalKey(root.beside(each.node()), each.aspect()), beside(value, root)));
+    Placement layer = variant.get().layer();
+    Placement there = layer.readdressed(root::beside);
+    there.changes().forEach(changes::putIfAbsent);
     Map<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
-    layer
-        .order()
-        .forEach(
-            (parent, ids) ->
-                order.putIfAbsent(root.beside(parent), ids.stream().map(root::beside).toList()));
+    there.order().forEach(order::putIfAbsent);
     Placement spelled = baked(placement.withChanges(changes).withOrder(order), root, layer);
     return root.isInside() ? readdressed(spelled, root, layer) : spelled;
   }
@@ -68,23 +60,18 @@ public final class Variants {
                                 Relocations.unlinked(root.around(), node.id()))));
       }
     }
-    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
-    placement
-        .changes()
-        .forEach(
-            (key, value) -> {
-              NodeId there = there(key.node(), own);
-              changes.put(
-                  new LocalKey(there, key.aspect()),
-                  there.equals(key.node()) ? moved(value, own) : inserted(value, root, own));
-            });
-    TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
-    placement
-        .order()
-        .forEach(
-            (parent, ids) ->
-                order.put(there(parent, own), ids.stream().map(id -> there(id, own)).toList()));
-    return placement.withChanges(changes).withOrder(order);
+    Placement there = placement.readdressed(id -> there(id, own));
+    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(there.changes());
+    changes.replaceAll(
+        (key, value) ->
+            value instanceof LocalValue.PlacedUnder placed && own.containsValue(key.node())
+                ? new LocalValue.PlacedUnder(
+                    placed.parent(),
+                    placed
+                        .inserted()
+                        .map(tree -> tree.mapIds(id -> own.getOrDefault(root.beside(id), id))))
+                : value);
+    return there.withChanges(changes);
   }
 
   private static NodeId there(NodeId id, Map<NodeId, NodeId> own) {
@@ -99,27 +86,7 @@ public final class Variants {
     }
   }
 
-  private static LocalValue moved(LocalValue value, Map<NodeId, NodeId> own) {
-    return value instanceof LocalValue.PlacedUnder placed
-        ? new LocalValue.PlacedUnder(there(placed.parent(), own), placed.inserted())
-        : value;
-  }
-
-  private static LocalValue inserted(LocalValue value, NodeId root, Map<NodeId, NodeId> own) {
-    return value instanceof LocalValue.PlacedUnder placed
-        ? new LocalValue.PlacedUnder(
-            there(placed.parent(), own),
-            placed.inserted().map(tree -> tree.mapIds(id -> own.getOrDefault(root.beside(id), id))))
-        : value;
-  }
-
-  private static LocalValue beside(LocalValue value, NodeId root) {
-    return value instanceof LocalValue.PlacedUnder placed
-        ? new LocalValue.PlacedUnder(root.beside(placed.parent()), placed.inserted())
-        : value;
-  }
-
-  /** What is said of nodes that the form put in is said in what is put in itself from now on. */
+  /** What is said of nodes that the variant put in is said in what is put in itself from now on. */
   private static Placement baked(Placement placement, NodeId root, Placement layer) {
     TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
     for (Map.Entry<LocalKey, LocalValue> entry : layer.changes().entrySet()) {

@@ -14,7 +14,6 @@ import goodbones.library.Overlay;
 import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
-import goodbones.library.Variants;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -52,8 +51,8 @@ public final class Rebase {
   /** The id of the question about moves that make a loop of parents. */
   static final String LOOP = "loop";
 
-  /** How the ids of questions begin about a named form that is gone. */
-  private static final String FORM = "variant ";
+  /** How the ids of questions begin about a variant that is gone. */
+  private static final String VARIANT = "variant ";
 
   /** How the ids of questions begin about a part that the library switched off. */
   private static final String OFF = "off ";
@@ -68,16 +67,18 @@ public final class Rebase {
   private final int to;
   private final Library library;
   private final Showing outside;
-  private final Before before;
+  private final View before;
   private final RevisionIndex last;
   private final Map<Integer, Way> ways = new HashMap<>();
   private final Set<NodeId> inserted = new HashSet<>();
-  private final Map<Integer, Before> befores = new HashMap<>();
-  private final Map<NodeId, NodeId> parentsAfter;
+  private final Map<Integer, View> befores = new HashMap<>();
+  private final View after;
+  private final Slots slots;
+  private final Forks forks;
   private final SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
   private final Map<String, Question> questions = new LinkedHashMap<>();
   private final Map<String, Map<Settlement, Rebased>> alternatives = new LinkedHashMap<>();
-  private final SortedSet<LocalKey> formsGone = new TreeSet<>();
+  private final SortedSet<LocalKey> variantsGone = new TreeSet<>();
   private final SortedMap<LocalKey, NodeId> switchedOff = new TreeMap<>();
   private final SortedMap<LocalKey, LocalKey> leftOut = new TreeMap<>();
 
@@ -102,7 +103,15 @@ public final class Rebase {
       }
     }
     this.before = before(settled());
-    this.parentsAfter = Overlay.parents(last.root(), this.placement);
+    this.after = new View(last, this.placement);
+    this.slots = new Slots(way(settled()), outside.fillings());
+    this.forks =
+        new Forks(
+            placement,
+            settled(),
+            way(settled()),
+            library,
+            other -> Rebase.of(placementId, other, shownNow, to, library, outside));
   }
 
   /**
@@ -126,12 +135,12 @@ public final class Rebase {
     return stored.settled() == 0 ? shownNow : stored.settled();
   }
 
-  private Before before(int from) {
-    return befores.computeIfAbsent(from, f -> new Before(way(f).first(), placement));
+  private View before(int from) {
+    return befores.computeIfAbsent(from, f -> new View(way(f).first(), placement));
   }
 
   /** What was shown where a change was made. */
-  private Before before(LocalKey key) {
+  private View before(LocalKey key) {
     return before(placement.dormantSince().getOrDefault(key, settled()));
   }
 
@@ -156,10 +165,10 @@ public final class Rebase {
     checkLoops();
     checkRemovals();
     checkCatalogue();
-    List.copyOf(verdicts.keySet()).forEach(this::foldIntoForm);
+    List.copyOf(verdicts.keySet()).forEach(this::foldIntoVariant);
     verdicts.forEach(this::ask);
-    forks();
-    SortedMap<LocalKey, LocalValue> written = fillingsToWrite();
+    fork();
+    SortedMap<LocalKey, LocalValue> written = slots.written(placement);
     List<Question> asked = List.copyOf(questions.values());
     Settling settling =
         new Settling(
@@ -186,9 +195,9 @@ public final class Rebase {
     if (hides(key) && !ours && !last.has(key.node())) {
       return Verdict.DORMANT;
     }
-    Before made = before(key);
-    boolean seenBefore = !unseen(key, made.revision(), made.parents());
-    boolean seenAfter = !unseen(key, last, parentsAfter);
+    View made = before(key);
+    boolean seenBefore = made.sees(key);
+    boolean seenAfter = after.sees(key);
     if (!seenBefore && !seenAfter) {
       return Verdict.DORMANT;
     }
@@ -201,7 +210,7 @@ public final class Rebase {
       return neverWas ? Verdict.DORMANT : Verdict.GONE;
     }
     if (seenBefore && !seenAfter) {
-      Optional<NodeId> off = offByLibrary(key.node());
+      Optional<NodeId> off = after.switchedOff(key.node());
       if (off.isPresent()) {
         switchedOff.put(key, off.get());
         return Verdict.GONE;
@@ -221,13 +230,13 @@ public final class Rebase {
       if (!isKnown(is, made.revision(), key.node())) {
         return Verdict.DORMANT;
       }
-      formsGone.add(key);
+      variantsGone.add(key);
       return Verdict.GONE;
     }
     Way way = way(key);
     RevisionIndex revision = made.revision();
     if (last.isSiteSlot(key)) {
-      return forSite(key, value, revision);
+      return slots.forSite(key, value, revision);
     }
     if (!last.isSlot(key) && librarySaysTheSame(way, key, value)) {
       return Verdict.ABSORBED;
@@ -239,25 +248,6 @@ public final class Rebase {
     return !fixedNow && way.firstValue(key).equals(way.lastValue(key))
         ? Verdict.STANDS
         : Verdict.BOTH;
-  }
-
-  /**
-   * A slot becomes one of the whole site: what the placement says is needless if the site shows the
-   * same; otherwise it is asked, and may stay as this placement's own.
-   */
-  private Verdict forSite(LocalKey key, LocalValue value, RevisionIndex revision) {
-    if (revision.isSiteSlot(key)) {
-      return Verdict.STANDS;
-    }
-    return ofSite(key).or(() -> last.value(key)).equals(Optional.of(value))
-        ? Verdict.ABSORBED
-        : Verdict.BOTH;
-  }
-
-  private Optional<LocalValue> ofSite(LocalKey key) {
-    return key.aspect() instanceof Aspect.Content content
-        ? outside.fillings().of(key.node(), content.field()).map(LocalValue.ContentIs::new)
-        : Optional.empty();
   }
 
   /** What is said of items that are left out of a list goes where the list goes. */
@@ -301,50 +291,6 @@ public final class Rebase {
     return at != null && last.has(at);
   }
 
-  /** Says whether a change has no place in the shown tree: no node, or inside something removed. */
-  private boolean unseen(LocalKey key, RevisionIndex revision, Map<NodeId, NodeId> parents) {
-    boolean placedHere = inserted.contains(key.node()) && parents.containsKey(key.node());
-    if (!revision.has(key.node()) && !placedHere) {
-      return true;
-    }
-    Set<NodeId> climbed = new HashSet<>();
-    boolean ofPart =
-        key.aspect() instanceof Aspect.Removed || key.aspect() instanceof Aspect.Switched;
-    NodeId at = ofPart ? parents.get(key.node()) : key.node();
-    while (at != null && climbed.add(at)) {
-      if (isRemovedHere(at) || isOff(at, revision)) {
-        return true;
-      }
-      at = parents.get(at);
-    }
-    return false;
-  }
-
-  private boolean isOff(NodeId id, RevisionIndex revision) {
-    return placement.changes().get(new LocalKey(id, Aspect.SWITCHED))
-            instanceof LocalValue.SwitchedIs is
-        ? !is.on()
-        : revision.node(id).map(node -> node.options().off()).orElse(false);
-  }
-
-  /** The outermost part around a node that the newer revision switches off, and nobody here. */
-  private Optional<NodeId> offByLibrary(NodeId id) {
-    Optional<NodeId> outermost = Optional.empty();
-    Set<NodeId> climbed = new HashSet<>();
-    NodeId at = id;
-    while (at != null && climbed.add(at)) {
-      if (!hides(new LocalKey(at, Aspect.SWITCHED)) && isOff(at, last)) {
-        outermost = Optional.of(at);
-      }
-      at = parentsAfter.get(at);
-    }
-    return outermost;
-  }
-
-  private boolean isRemovedHere(NodeId id) {
-    return placement.changes().containsKey(new LocalKey(id, Aspect.REMOVED));
-  }
-
   private static boolean librarySaysTheSame(Way way, LocalKey key, LocalValue value) {
     // A reorder names the parent that the node already has: that is no news from the library.
     boolean reorder =
@@ -375,41 +321,23 @@ public final class Rebase {
   private void checkRemovals() {
     for (LocalKey key : List.copyOf(verdicts.keySet())) {
       if (hides(key) && verdicts.get(key) == Verdict.STANDS) {
-        Set<NodeId> inside = below(key.node(), before.revision(), before.parents());
-        Set<NodeId> after = below(key.node(), last, parentsAfter);
+        Set<NodeId> inside = before.below(key.node());
+        Set<NodeId> now = after.below(key.node());
         Set<NodeId> changed = new TreeSet<>(inside);
-        changed.addAll(after);
-        changed.removeIf(id -> inside.contains(id) == after.contains(id));
+        changed.addAll(now);
+        changed.removeIf(id -> inside.contains(id) == now.contains(id));
         if (changed.stream().anyMatch(id -> before.revision().has(id) && last.has(id))) {
           String id = key.aspect() + " " + key.node();
           shape(List.of(key), id, Set.of(Settlement.STAY, Settlement.TAKE));
-          alternatives.put(id, Map.of(Settlement.TAKE, otherwise(storedWithout(key))));
+          alternatives.put(id, forks.withoutHiding(key));
         }
       }
     }
   }
 
-  private Rebased otherwise(Placement other) {
-    return Rebase.of(placementId, other, shownNow, to, library, outside);
-  }
-
-  /** The placement as it is stored, without one of its changes. */
-  private Placement storedWithout(LocalKey moved) {
-    SortedMap<LocalKey, LocalValue> others = new TreeMap<>(stored.changes());
-    others.keySet().removeAll(storedKeys(moved));
-    return stored.withChanges(others);
-  }
-
-  /** The keys of what is stored that have become this one. */
-  private List<LocalKey> storedKeys(LocalKey moved) {
-    return stored.changes().keySet().stream()
-        .filter(key -> way(settled()).relocated(only(key)).changes().containsKey(moved))
-        .toList();
-  }
-
   /** Whether the answers to a question lead to different views. */
   static boolean isFork(Question question) {
-    return question.id().startsWith(FORM) || question.id().startsWith(OFF);
+    return question.id().startsWith(VARIANT) || question.id().startsWith(OFF);
   }
 
   /** Whether what it is about is kept out of sight where the library's is taken. */
@@ -417,74 +345,32 @@ public final class Rebase {
     return question.id().startsWith(OFF);
   }
 
-  /**
-   * What a form that is gone leads to is one question with all beneath it: to stay is to have what
-   * it did as local changes.
-   */
-  private void forks() {
-    for (LocalKey form : formsGone) {
-      Placement spelledOut = stored;
-      for (LocalKey key : storedKeys(form)) {
-        spelledOut =
-            Variants.spelledOut(
-                library.expanded(stored.pieceId(), settled(), Picks.of(stored)), spelledOut, key);
-      }
-      alternatives.put(
-          FORM + form.node(),
-          Map.of(
-              Settlement.STAY,
-              otherwise(spelledOut),
-              Settlement.TAKE,
-              otherwise(storedWithout(form))));
+  /** The answers to some questions change what is seen, and so what else there is to ask. */
+  private void fork() {
+    for (LocalKey variant : variantsGone) {
+      alternatives.put(VARIANT + variant.node(), forks.variantGone(variant));
     }
     for (NodeId part : new TreeSet<>(switchedOff.values())) {
-      LocalKey on = way(settled()).backwards(new LocalKey(part, Aspect.SWITCHED));
-      alternatives.put(
-          OFF + part,
-          Map.of(
-              Settlement.STAY,
-              otherwise(stored.withChange(on, Optional.of(new LocalValue.SwitchedIs(true))))));
+      alternatives.put(OFF + part, forks.switchedOff(part));
     }
   }
 
-  private Optional<LocalKey> formGoneAround(LocalKey key) {
-    return formsGone.stream()
-        .filter(form -> !form.node().isInside() || key.node().isIn(form.node().around()))
+  private Optional<LocalKey> variantGoneAround(LocalKey key) {
+    return variantsGone.stream()
+        .filter(gone -> !gone.node().isInside() || key.node().isIn(gone.node().around()))
         .findFirst();
   }
 
-  private void foldIntoForm(LocalKey key) {
+  private void foldIntoVariant(LocalKey key) {
     boolean alsoOfOthers =
         questions.values().stream()
             .filter(question -> question.keys().contains(key))
             .flatMap(question -> question.keys().stream())
-            .anyMatch(other -> formGoneAround(other).isEmpty());
-    if (verdicts.get(key).asks() && formGoneAround(key).isPresent() && !alsoOfOthers) {
+            .anyMatch(other -> variantGoneAround(other).isEmpty());
+    if (verdicts.get(key).asks() && variantGoneAround(key).isPresent() && !alsoOfOthers) {
       verdicts.put(key, Verdict.GONE);
       questions.values().removeIf(question -> question.keys().contains(key));
     }
-  }
-
-  private Placement only(LocalKey key) {
-    return Placement.of(stored.pieceId())
-        .withChange(key, Optional.ofNullable(stored.changes().get(key)));
-  }
-
-  private static Set<NodeId> below(
-      NodeId top, RevisionIndex revision, Map<NodeId, NodeId> parents) {
-    Set<NodeId> below = new HashSet<>();
-    for (Node node : revision.nodes()) {
-      Set<NodeId> climbed = new HashSet<>();
-      NodeId at = parents.get(node.id());
-      while (at != null && climbed.add(at)) {
-        if (at.equals(top)) {
-          below.add(node.id());
-          break;
-        }
-        at = parents.get(at);
-      }
-    }
-    return below;
   }
 
   private void checkCatalogue() {
@@ -540,20 +426,19 @@ public final class Rebase {
               List.of(key),
               way(key).firstValue(key),
               page,
-              last.isSiteSlot(key)
-                  ? ofSite(key).or(() -> way(key).lastValue(key))
-                  : way(key).lastValue(key),
+              last.isSiteSlot(key) ? slots.shown(key) : way(key).lastValue(key),
               either));
     } else if (verdict == Verdict.GONE) {
-      Optional<LocalKey> form = formGoneAround(key);
+      Optional<LocalKey> variant = variantGoneAround(key);
       Optional<NodeId> off = Optional.ofNullable(switchedOff.get(key));
       NodeId top =
-          form.map(LocalKey::node)
+          variant
+              .map(LocalKey::node)
               .or(() -> off)
               .orElseGet(() -> topmostGone(leftOut.getOrDefault(key, key), page));
       String id =
-          (form.isPresent() ? FORM : off.isPresent() ? OFF : "gone ")
-              + (form.isPresent() || off.isPresent() ? top : likeOthers(top, before(key)));
+          (variant.isPresent() ? VARIANT : off.isPresent() ? OFF : "gone ")
+              + (variant.isPresent() || off.isPresent() ? top : likeOthers(top, before(key)));
       List<LocalKey> keys =
           new ArrayList<>(
               Optional.ofNullable(questions.get(id)).map(Question::keys).orElse(List.of()));
@@ -591,7 +476,7 @@ public final class Rebase {
   /**
    * A node of a pattern that is gone from several items is one question: not told apart by item.
    */
-  private static NodeId likeOthers(NodeId top, Before made) {
+  private static NodeId likeOthers(NodeId top, View made) {
     String[] path = top.value().split("/");
     StringBuilder around = new StringBuilder();
     List<String> kept = new ArrayList<>();
@@ -607,32 +492,5 @@ public final class Rebase {
       }
     }
     return NodeId.of(String.join("/", kept));
-  }
-
-  /**
-   * Where a fixed part became a slot, the words shown up to then become the filling; so do the
-   * site's where a slot is the whole site's no more.
-   */
-  private SortedMap<LocalKey, LocalValue> fillingsToWrite() {
-    SortedMap<LocalKey, LocalValue> written = new TreeMap<>();
-    Way way = way(settled());
-    for (Node node : last.nodes()) {
-      for (String field : node.slots()) {
-        LocalKey key = new LocalKey(node.id(), Aspect.content(field));
-        if (!placement.changes().containsKey(key)) {
-          way.fixedBefore(key)
-              .flatMap(fixed -> fixed.value(key))
-              .filter(value -> !value.equals(new LocalValue.ContentIs(Optional.empty())))
-              .ifPresent(value -> written.put(key, value));
-        }
-      }
-      for (String field : way.first().siteSlots(node.id())) {
-        LocalKey key = new LocalKey(node.id(), Aspect.content(field));
-        if (!last.isSiteSlot(key) && !placement.changes().containsKey(key)) {
-          ofSite(key).ifPresent(value -> written.put(key, value));
-        }
-      }
-    }
-    return written;
   }
 }

@@ -37,7 +37,7 @@ final class Settling {
   private final int from;
   private final Library library;
   private final Showing outside;
-  private final Function<LocalKey, Before> before;
+  private final Function<LocalKey, View> before;
   private final RevisionIndex last;
   private final Predicate<NodeId> isThere;
   private final Function<LocalKey, NodeId> topmostGone;
@@ -60,7 +60,7 @@ final class Settling {
       int from,
       Library library,
       Showing outside,
-      Function<LocalKey, Before> before,
+      Function<LocalKey, View> before,
       RevisionIndex last,
       Predicate<NodeId> isThere,
       Function<LocalKey, NodeId> topmostGone,
@@ -144,7 +144,7 @@ final class Settling {
   private void keepAsOwn(
       Question question, SortedMap<LocalKey, LocalValue> changes, Map<NodeId, List<NodeId>> order) {
     Map<NodeId, List<LocalKey>> tops = new TreeMap<>();
-    Before then = before.apply(question.keys().get(0));
+    View then = before.apply(question.keys().get(0));
     for (LocalKey key : question.keys()) {
       if (changes.get(key) instanceof LocalValue.ItemsAre items && last.has(key.node())) {
         // It is there and no list any more: what was added to it stays in it.
@@ -174,7 +174,7 @@ final class Settling {
   /** What came of the items of a list stands in their order, and what was left out is removed. */
   private void asListed(
       LocalKey items,
-      Before then,
+      View then,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
     List<NodeId> shown = children(then.shown(), items.node());
@@ -207,7 +207,7 @@ final class Settling {
   private boolean itemAsOwn(
       NodeId list,
       NodeId item,
-      Before then,
+      View then,
       List<LocalKey> keys,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
@@ -229,19 +229,9 @@ final class Settling {
     if (said.isPresent()) {
       Placement like = said.get();
       keys.forEach(changes::remove);
-      like.changes()
-          .forEach(
-              (key, value) ->
-                  changes.put(
-                      new LocalKey(key.node().within(path), key.aspect()),
-                      value instanceof LocalValue.PlacedUnder placed
-                          ? new LocalValue.PlacedUnder(
-                              placed.parent().within(path), placed.inserted())
-                          : value));
-      like.order()
-          .forEach(
-              (parent, ids) ->
-                  order.put(parent.within(path), ids.stream().map(id -> id.within(path)).toList()));
+      Placement there = like.readdressed(id -> id.within(path));
+      changes.putAll(there.changes());
+      order.putAll(there.order());
       LocalValue.ItemsAre now =
           changes.get(items) instanceof LocalValue.ItemsAre written
               ? written
@@ -260,7 +250,7 @@ final class Settling {
     return said.isPresent();
   }
 
-  private Lifting lifting(Before then) {
+  private Lifting lifting(View then) {
     return new Lifting(
         library, outside, this::fresh, placement.changes(), id -> !then.revision().has(id));
   }
@@ -272,7 +262,7 @@ final class Settling {
    */
   private void keepAsOwn(
       NodeId top,
-      Before then,
+      View then,
       List<LocalKey> keys,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {

@@ -9,7 +9,6 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Supplier;
@@ -67,21 +66,15 @@ public final class Copies {
   }
 
   private Placement copy(Placement placement) {
-    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
-    placement
-        .changes()
-        .forEach(
-            (key, value) ->
-                changes.put(new LocalKey(moved(key.node()), key.aspect()), copy(value)));
-    TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
-    placement.order().forEach((parent, children) -> order.put(moved(parent), moved(children)));
-    return placement.withChanges(changes).withOrder(order);
+    Placement there = placement.readdressed(this::moved);
+    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(there.changes());
+    changes.replaceAll((key, value) -> copy(value));
+    return there.withChanges(changes);
   }
 
   private LocalValue copy(LocalValue value) {
     if (value instanceof LocalValue.PlacedUnder placed) {
-      Optional<Node> inserted = placed.inserted().map(this::copy);
-      return new LocalValue.PlacedUnder(moved(placed.parent()), inserted);
+      return new LocalValue.PlacedUnder(placed.parent(), placed.inserted().map(this::copy));
     } else if (value instanceof LocalValue.ItemsAre items) {
       return new LocalValue.ItemsAre(
           moved(items.ids()), new TreeSet<>(moved(List.copyOf(items.own()))));
