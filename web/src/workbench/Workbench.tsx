@@ -9,10 +9,8 @@ import { Button } from '../ui/Button';
 import { useCommands } from '../ui/commands';
 import { Failed, Loading } from '../ui/States';
 import type { May, Spot } from './actions';
-import { AddBox } from './AddBox';
 import { History, Others, SavingState } from './BarParts';
 import { devices, type DeviceKey } from './devices';
-import { ExchangeSheet } from './ExchangeSheet';
 import { FitPanel } from './FitPanel';
 import { FootLine } from './FootLine';
 import { foretell } from './foretell';
@@ -21,22 +19,20 @@ import { landingAt, type Point } from './geometry';
 import { HandBar } from './HandBar';
 import { Ladder } from './Ladder';
 import { DragLabel } from './LandingMark';
-import { LevelChoice } from './LevelChoice';
 import { holdsOthers } from './levels';
 import type { Canvas, Drawing } from './LiveFrame';
 import { useFit } from './useFit';
 import { Notices } from './Notices';
 import { Outline } from './Outline';
+import { Overlays, type Over } from './Overlays';
 import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
-import { Preview } from './Preview';
 import { ReferenceMenu, useReference } from './ReferencePicture';
 import { Rename } from './Rename';
 import type { AskedEdit, NodeView, Source, WorkbenchAnswer, WorkbenchView } from './source';
-import { treeOf, type Tree } from './tree';
+import { treeOf } from './tree';
 import { useCarrying, type Surface } from './useCarrying';
 import { useClipboard } from './useClipboard';
-import { isForEvery, itemNodes } from './items';
-import { KeepSheet } from './KeepSheet';
+import { itemNodes } from './items';
 import { useDeeds } from './useDeeds';
 import { Typing } from './useDraft';
 import { useHand } from './useHand';
@@ -51,25 +47,9 @@ type Props = {
   actions?: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
 };
 
-/** The kind of what is around a placement that a node stands in. */
-function around(tree: Tree, node: NodeView, placement: string): string {
-  return (
-    tree
-      .chain(node)
-      .toReversed()
-      .find((n) => n.placement !== placement && !n.placement.startsWith(`${placement}/`))?.kind ??
-    ''
-  );
-}
-
 function hasWords(node: NodeView): boolean {
   return !holdsOthers(node.kind) && node.kind !== 'picture';
 }
-
-/** What lies over the workbench: adding, choosing a level. */
-type Over =
-  | { is: 'add'; node: string; at: Point; spot: Spot | undefined }
-  | { is: 'levels'; at: Point; nodes: readonly string[] };
 
 /** Edits after which it is looked whether what was put down fits. */
 const putsDown = new Set(['PASTE', 'PASTE_HTML', 'PLACE']);
@@ -104,10 +84,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   /** The thing whose settings the keys go to as soon as they are there. */
   const [entering, setEntering] = useState('');
   const [over, setOver] = useState<Over>();
-  const [preview, setPreview] = useState(false);
   const [renaming, setRenaming] = useState(false);
-  const [keeping, setKeeping] = useState(false);
-  const [exchanging, setExchanging] = useState(false);
   /** Whether what is set in an item of a list is for that item alone. */
   const [alone, setAlone] = useState(false);
   const navigate = useNavigate();
@@ -150,7 +127,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     async (body: AskedEdit): Promise<Problem | undefined> => {
       const drawings = [...canvases(), ...(drawn.current ? [drawn.current.canvas] : [])];
       if (idle()) for (const canvas of drawings) foretell(canvas, tree, view.fresh, body);
-      const problem = await send(body, { every: !alone && isForEvery(view.lists, body) });
+      const problem = await send(body, { every: !alone });
       if (problem) for (const canvas of drawings) canvas.putBack();
       if (problem) return problem;
       const made = lastMade();
@@ -161,7 +138,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       }
       return undefined;
     },
-    [send, lastMade, pick, idle, canvases, tree, view.fresh, view.lists, alone, lookAt],
+    [send, lastMade, pick, idle, canvases, tree, view.fresh, alone, lookAt],
   );
   const onVersion = useCallback(
     (version: number, stamp: number) => void catchUp(version, stamp),
@@ -202,6 +179,20 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const openAdd = (at: Point, spot?: Spot) => {
     setOver({ is: 'add', node: current().id, at, spot });
   };
+  const spotAt = (at: Point): Spot | undefined => {
+    const surface = surfaceOfLead();
+    const rect = surface?.element.getBoundingClientRect();
+    if (!surface || !rect) return undefined;
+    const landing = landingAt(
+      surface.canvas,
+      tree,
+      { x: (at.x - rect.left) / surface.scale, y: (at.y - rect.top) / surface.scale },
+      { kind: 'text', nodes: [] },
+    );
+    return landing?.how === 'into'
+      ? { how: 'before', node: landing.target, before: landing.before }
+      : undefined;
+  };
   const type = (id: string) => {
     const node = tree.byId.get(id);
     const words = node && hasWords(node);
@@ -218,7 +209,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     copy: clipboard.copy,
     paste: clipboard.pasteCopied,
     nearHand,
-    busy: typing !== '' || preview,
+    busy: typing !== '' || over?.is === 'preview',
     onAdd: openAdd,
     onRename: () => {
       setRenaming(true);
@@ -228,10 +219,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       else setEntering(node.id);
     },
     onPreview: () => {
-      setPreview(true);
+      setOver({ is: 'preview' });
     },
     onKeep: () => {
-      if (current().parent !== '') setKeeping(true);
+      if (current().parent !== '') setOver({ is: 'keep' });
     },
     onInto: () => {
       const from = view.placements.find((p) => p.id === current().placement);
@@ -250,7 +241,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
         {
           title: 'True size',
           run: () => {
-            setPreview(true);
+            setOver({ is: 'preview' });
           },
         },
         { title: 'Undo', run: () => void undo() },
@@ -262,7 +253,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           },
         })),
       ],
-      [undo, redo, onLead, setPreview],
+      [undo, redo, onLead],
     ),
   );
 
@@ -280,7 +271,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             look="quiet"
             title="True size (P)"
             onClick={() => {
-              setPreview(true);
+              setOver({ is: 'preview' });
             }}
           >
             <ZoomIn size={15} /> True size
@@ -422,90 +413,25 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           lead={lead}
           onEdit={(body) => void edit(body)}
           onExchange={() => {
-            setExchanging(true);
+            setOver({ is: 'exchange' });
           }}
           actions={actions?.(view, bench.replace)}
         />
       </div>
-      {keeping && (
-        <KeepSheet
-          node={inHand}
-          onEdit={edit}
-          onClose={() => {
-            setKeeping(false);
-          }}
-        />
-      )}
-      {exchanging && placement && (
-        <ExchangeSheet
-          placement={placement}
-          may={may.get(around(tree, inHand, placement.id)) ?? []}
-          site={view.siteId}
-          itself={isPage ? '' : view.id}
-          onEdit={edit}
-          onClose={() => {
-            setExchanging(false);
-          }}
-        />
-      )}
-      {over?.is === 'add' && (
-        <AddBox
+      {over && (
+        <Overlays
+          over={over}
+          view={view}
           tree={tree}
           may={may}
-          fresh={view.fresh}
-          node={tree.byId.get(over.node) ?? inHand}
-          at={over.at}
-          spot={over.spot}
-          site={view.siteId}
-          itself={isPage ? '' : view.id}
-          onEdit={edit}
-          onClose={() => {
-            setOver(undefined);
-          }}
-        />
-      )}
-      {over?.is === 'levels' && (
-        <LevelChoice
-          tree={tree}
-          at={over.at}
-          nodes={over.nodes}
-          onPick={(node) => {
-            pick(node);
-            setOver(undefined);
-          }}
-          onAdd={(at) => {
-            const surface = surfaceOfLead();
-            const rect = surface?.element.getBoundingClientRect();
-            const landing =
-              surface && rect
-                ? landingAt(
-                    surface.canvas,
-                    tree,
-                    { x: (at.x - rect.left) / surface.scale, y: (at.y - rect.top) / surface.scale },
-                    { kind: 'text', nodes: [] },
-                  )
-                : undefined;
-            openAdd(
-              at,
-              landing && landing.how === 'into'
-                ? { how: 'before', node: landing.target, before: landing.before }
-                : undefined,
-            );
-          }}
-          onClose={() => {
-            setOver(undefined);
-          }}
-        />
-      )}
-      {preview && (
-        <Preview
           drawing={drawing}
-          tree={tree}
-          section={section?.id ?? ''}
-          device={lead}
-          onClose={() => {
-            setPreview(false);
-          }}
+          lead={lead}
+          inHand={inHand}
+          placement={placement}
+          spotAt={spotAt}
+          onOver={setOver}
+          onPick={pick}
+          onEdit={edit}
         />
       )}
       <DragLabel />

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { isForEvery, itemAround, itemNodes } from './items';
-import type { AskedEdit, ListView } from './source';
+import { itemAround, itemNodes } from './items';
+import type { ListView } from './source';
 
 const own: ListView = {
   node: 'fares',
@@ -27,15 +27,6 @@ describe('items of lists', () => {
   it('takes the innermost where a list stands in an item', () => {
     const inner: ListView = { node: 'i1/in', own: false, items: [{ id: 'i1/j', node: 'i1/j/x' }] };
     expect(itemAround([inner, own], 'i1/j/x')?.id).toBe('i1/j');
-  });
-
-  it('gives what is set to every item of an own list, and words to the one', () => {
-    const style: AskedEdit = { type: 'HIDE', nodes: ['i1/price'], device: 'phone', on: true };
-    expect(isForEvery([own], style)).toBe(true);
-    expect(isForEvery([placed], { ...style, nodes: ['p/i1/price'] })).toBe(false);
-    const words = { type: 'FIELD', node: 'i1/price', field: 'words', value: '4' } as const;
-    expect(isForEvery([own], words)).toBe(false);
-    expect(isForEvery([own], { ...words, field: 'level' })).toBe(true);
   });
 
   it('knows the outermost node of every item', () => {

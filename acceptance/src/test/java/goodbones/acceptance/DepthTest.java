@@ -17,23 +17,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class DepthTest extends WithDesigner {
   private static final String BAND = "/library/opening-band?site=saltmarsh-ferries";
 
-  private static void release(int revision, String note) {
-    designer.button("Release revision " + revision).click();
-    designer.field("What is new").fill(note);
-    designer
-        .page()
-        .getByRole(AriaRole.DIALOG)
-        .getByRole(
-            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Release revision " + revision))
-        .click();
-    designer.link("Review the rollout").click();
-  }
-
-  private static void apply(String sites) {
-    designer.button("Apply to " + sites).click();
-    assertThat(designer.heading("Rollouts")).isVisible();
-  }
-
   @Test
   @Order(1)
   void theButtonIsKeptAsAPieceAndEveryPageKeepsItsWords() {

@@ -1,6 +1,9 @@
 package goodbones.acceptance;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -50,6 +53,24 @@ abstract class WithDesigner {
     for (String device : List.of("desktop", "tablet", "phone")) {
       page().locator("[data-surface=" + device + "] rect").first().waitFor();
     }
+  }
+
+  /** Releases the draft on the workbench, and goes on to its review. */
+  static void release(int revision, String note) {
+    String name = "Release revision " + revision;
+    designer.button(name).click();
+    designer.field("What is new").fill(note);
+    page()
+        .getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+        .click();
+    designer.link("Review the rollout").click();
+  }
+
+  /** Applies the rollout under review. */
+  static void apply(String sites) {
+    designer.button("Apply to " + sites).click();
+    PlaywrightAssertions.assertThat(designer.heading("Rollouts")).isVisible();
   }
 
   /** Takes the last edits back, one after the other. */

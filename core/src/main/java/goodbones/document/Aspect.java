@@ -176,8 +176,8 @@ public sealed interface Aspect extends Comparable<Aspect> {
   }
 
   /**
-   * Which of its piece's named forms an outermost node has. It is chosen before the piece is
-   * expanded, so nothing is laid on.
+   * Which of its piece's variants an outermost node has. It is chosen before the piece is expanded,
+   * so nothing is laid on.
    */
   record VariantShown() implements Aspect {
     @Override

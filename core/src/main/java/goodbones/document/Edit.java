@@ -52,13 +52,13 @@ public sealed interface Edit {
   /** Says whether a placement may switch the node off. */
   record SetOptional(NodeId node, boolean optional) implements Edit {}
 
-  /** Puts one of a piece's named forms; empty takes it away. */
+  /** Puts one of a piece's variants; empty takes it away. */
   record SetVariant(NodeId node, String variant, Optional<Variant> value) implements Edit {}
 
   /** Shows an optional part where it stands in a placement, or not. */
   record Switch(NodeId node, boolean on) implements Edit {}
 
-  /** Chooses the named form that a placement shows; empty for the piece's own. */
+  /** Chooses the variant that a placement shows; empty for the piece's own. */
   record ShowVariant(NodeId placement, Optional<String> variant) implements Edit {}
 
   /**

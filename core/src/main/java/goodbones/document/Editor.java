@@ -68,12 +68,7 @@ public final class Editor {
     } else if (edit instanceof Edit.SetSlot e) {
       return setSlot(root, e);
     } else if (edit instanceof Edit.SetSiteSlot e) {
-      Node node = require(root, e.node());
-      Set<String> fields = new TreeSet<>(node.options().siteSlots());
-      boolean before = e.slot() ? !fields.add(e.field()) : fields.remove(e.field());
-      return new Edited(
-          root.change(e.node(), n -> n.withOptions(n.options().withSiteSlots(fields))),
-          new Edit.SetSiteSlot(e.node(), e.field(), before));
+      return setSiteSlot(root, e);
     } else if (edit instanceof Edit.SetOptional e) {
       Node node = require(root, e.node());
       boolean ofList = node.kind() == Kind.PATTERN || node.kind() == Kind.ITEM;
@@ -185,17 +180,55 @@ public final class Editor {
         new Edit.Move(e.node(), from.id(), from.indexOf(e.node())));
   }
 
+  /** A field is filled in one way: a slot of each placement is none of the whole site. */
   private static Edited setSlot(Node root, Edit.SetSlot e) {
     Node node = require(root, e.node());
-    boolean before = node.slots().contains(e.field());
-    List<String> slots = new ArrayList<>(node.slots());
-    slots.remove(e.field());
+    Set<String> own = new TreeSet<>(node.slots());
+    Set<String> ofSite = new TreeSet<>(node.options().siteSlots());
+    boolean before = own.remove(e.field());
     if (e.slot()) {
-      slots.add(e.field());
+      own.add(e.field());
+      ofSite.remove(e.field());
     }
+    Edit inverse = new Edit.SetSlot(e.node(), e.field(), before);
+    boolean gaveWay = node.options().siteSlots().size() != ofSite.size();
+    return slots(
+        root,
+        node,
+        own,
+        ofSite,
+        gaveWay
+            ? new Edit.Group(List.of(inverse, new Edit.SetSiteSlot(e.node(), e.field(), true)))
+            : inverse);
+  }
+
+  private static Edited setSiteSlot(Node root, Edit.SetSiteSlot e) {
+    Node node = require(root, e.node());
+    Set<String> own = new TreeSet<>(node.slots());
+    Set<String> ofSite = new TreeSet<>(node.options().siteSlots());
+    boolean before = ofSite.remove(e.field());
+    if (e.slot()) {
+      ofSite.add(e.field());
+      own.remove(e.field());
+    }
+    Edit inverse = new Edit.SetSiteSlot(e.node(), e.field(), before);
+    boolean gaveWay = node.slots().size() != own.size();
+    return slots(
+        root,
+        node,
+        own,
+        ofSite,
+        gaveWay
+            ? new Edit.Group(List.of(inverse, new Edit.SetSlot(e.node(), e.field(), true)))
+            : inverse);
+  }
+
+  private static Edited slots(
+      Node root, Node node, Set<String> own, Set<String> ofSite, Edit inverse) {
     return new Edited(
-        root.change(e.node(), n -> n.withSlots(slots)),
-        new Edit.SetSlot(e.node(), e.field(), before));
+        root.change(
+            node.id(), n -> n.withSlots(own).withOptions(n.options().withSiteSlots(ofSite))),
+        inverse);
   }
 
   private static Edited group(Node root, Edit.Group group) {

@@ -51,7 +51,7 @@ public sealed interface LocalValue {
   /** The optional part is shown here, or not. */
   record SwitchedIs(boolean on) implements LocalValue {}
 
-  /** The named form that the piece has here, by its id; empty for its own. */
+  /** The variant that the piece has here, by its id; empty for its own. */
   record VariantIs(Optional<String> variant) implements LocalValue {}
 
   /**

@@ -12,7 +12,7 @@ import java.util.SortedSet;
  * @param optional whether a placement may switch the node off, with everything in it
  * @param off whether it is switched off where it is shown; never in a stored document
  * @param siteSlots keys of the fields that are filled once for the whole site
- * @param variants the named forms of a piece; only its outermost node has some
+ * @param variants the variants of a piece; only its outermost node has some
  * @param variant the one that is shown, by its id; never in a stored document
  */
 public record Options(
@@ -50,12 +50,12 @@ public record Options(
     return new Options(optional, off, siteSlots, variants, shown);
   }
 
-  /** One of the named forms, by its id. */
+  /** One of the variants, by its id. */
   public Optional<Variant> named(String id) {
     return variants.stream().filter(each -> each.id().equals(id)).findFirst();
   }
 
-  /** The named forms with one put in the place of that of the same id, or after the others. */
+  /** The variants with one put in the place of that of the same id, or after the others. */
   public List<Variant> with(Variant changed) {
     List<Variant> all = new ArrayList<>(variants);
     for (int i = 0; i < all.size(); i++) {

@@ -33,7 +33,7 @@ public record References(
       node.placement().ifPresent(placement -> placement.changes().values().forEach(this::change));
       node.options()
           .variants()
-          .forEach(form -> form.layer().changes().values().forEach(this::change));
+          .forEach(variant -> variant.layer().changes().values().forEach(this::change));
     }
 
     private void content(FieldValue content) {

@@ -20,7 +20,7 @@ public record Uses(SortedSet<String> pictures, SortedSet<String> pieces) {
 
   private static void collect(Node node, SortedSet<String> pictures, SortedSet<String> pieces) {
     node.content().values().forEach(value -> collect(value, pictures));
-    node.options().variants().forEach(form -> collect(form.layer(), pictures, pieces));
+    node.options().variants().forEach(variant -> collect(variant.layer(), pictures, pieces));
     node.placement()
         .ifPresent(
             placement -> {

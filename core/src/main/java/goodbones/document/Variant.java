@@ -3,8 +3,8 @@ package goodbones.document;
 import java.util.Objects;
 
 /**
- * A named form of a piece: a layer of changes on its own tree, so that what is bettered there gets
- * to every form.
+ * A variant of a piece: a layer of changes on its own tree, so that what is bettered there gets to
+ * every form.
  *
  * @param id stays the same when it is renamed
  * @param layer its changes and orders, as a placement has them; it names no piece

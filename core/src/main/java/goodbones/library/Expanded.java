@@ -77,7 +77,7 @@ public final class Expanded {
     return Optional.ofNullable(origins.get(id));
   }
 
-  /** What the named form that is shown does to a node, if it does anything. */
+  /** What the variant that is shown does to a node, if it does anything. */
   Optional<Varied> varied(NodeId id) {
     return Optional.ofNullable(varied.get(id));
   }

@@ -21,7 +21,7 @@ import java.util.Set;
 
 /**
  * Expands one document: its placements and the items of its lists become members around what they
- * show, and a named form is laid on the whole.
+ * show, and a named variant is laid on the whole.
  */
 final class Expansion {
   private final Showing showing;
@@ -44,18 +44,18 @@ final class Expansion {
   /** Of a document of its own. */
   static Expanded of(
       Node document, Showing showing, Library library, Fillings fillings, Picks picks) {
-    Optional<Variant> form =
+    Optional<Variant> variant =
         picks
             .at(new LocalKey(document.id(), Aspect.VARIANT))
             .flatMap(value -> ((LocalValue.VariantIs) value).variant())
             .flatMap(document.options()::named);
-    Picks all = picks.over(form.map(f -> Picks.of(f.layer())).orElse(Picks.NONE));
+    Picks all = picks.over(variant.map(f -> Picks.of(f.layer())).orElse(Picks.NONE));
     Expansion expansion = new Expansion(showing, library, fillings, all);
     Node root = expansion.expand(document);
     Map<NodeId, Varied> varied = new HashMap<>();
-    if (form.isPresent()) {
-      root = expansion.varied(root, form.get(), varied);
-      Options shown = root.options().showing(Optional.of(form.get().id()));
+    if (variant.isPresent()) {
+      root = expansion.varied(root, variant.get(), varied);
+      Options shown = root.options().showing(Optional.of(variant.get().id()));
       root = root.withOptions(shown);
     }
     expansion.reckonWith(document.options().variants());
@@ -197,18 +197,18 @@ final class Expansion {
     return changed;
   }
 
-  private Node varied(Node root, Variant form, Map<NodeId, Varied> varied) {
+  private Node varied(Node root, Variant variant, Map<NodeId, Varied> varied) {
     Expansion inserts = inserts(picks);
-    Placement layer = Placements.withInserts(form.layer(), inserts::expand);
+    Placement layer = Placements.withInserts(variant.layer(), inserts::expand);
     RevisionIndex beneath = new RevisionIndex(root);
-    Map<NodeId, Set<LocalKey>> changed = changed(form.layer());
+    Map<NodeId, Set<LocalKey>> changed = changed(variant.layer());
     Node shown = Overlay.show(root, layer);
     shown.walk(
         each -> {
           Set<LocalKey> keys = changed.getOrDefault(each.id(), Set.of());
           Optional<Node> below = beneath.node(each.id());
           if (!keys.isEmpty() || below.isEmpty()) {
-            varied.put(each.id(), new Varied(form.name(), keys, below));
+            varied.put(each.id(), new Varied(variant.name(), keys, below));
           }
           if (below.isEmpty()) {
             Optional.ofNullable(inserts.origins.get(each.id()))

@@ -13,8 +13,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The layers that a document has on its own tree: the named forms of a piece, and what the items of
- * its lists say. Where a part is kept as a piece or unlinked, they go along.
+ * The layers that a document has on its own tree: the named variants of a piece, and what the items
+ * of its lists say. Where a part is kept as a piece or unlinked, they go along.
  */
 final class Layers {
   private final Library library;
@@ -30,10 +30,11 @@ final class Layers {
     List<Edit> edits = new ArrayList<>();
     if (!after.options().variants().isEmpty()) {
       Relocations moved = between(before, after);
-      for (Variant form : after.options().variants()) {
-        Placement layer = moved.placement(form.layer());
-        if (!layer.equals(form.layer())) {
-          edits.add(new Edit.SetVariant(after.id(), form.id(), Optional.of(form.withLayer(layer))));
+      for (Variant variant : after.options().variants()) {
+        Placement layer = moved.placement(variant.layer());
+        if (!layer.equals(variant.layer())) {
+          edits.add(
+              new Edit.SetVariant(after.id(), variant.id(), Optional.of(variant.withLayer(layer))));
         }
       }
     }

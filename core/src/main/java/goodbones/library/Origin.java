@@ -17,7 +17,7 @@ import java.util.Set;
  * @param libraryNode the node as that revision shows it, before this placement's local changes;
  *     empty for a local insert
  * @param changed the keys of this node's local changes at the placement, slot fillings included
- * @param varied what the piece's named form does to the node, where one is shown that does
+ * @param varied what the piece's variant does to the node, where one is shown that does
  * @param inner where the node comes from inside that piece, if it stands in a placement there too;
  *     for a local insert, in a placement that was inserted
  */

@@ -11,8 +11,8 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * What a placement chooses before what it places is expanded: the named forms of the piece and of
- * the pieces in it, and the items of lists. Everything else is laid on the expanded tree.
+ * What a placement chooses before what it places is expanded: the variants of the piece and of the
+ * pieces in it, and the items of lists. Everything else is laid on the expanded tree.
  *
  * @param said keys by the path from inside the placement, and what is chosen
  */

@@ -70,15 +70,16 @@ public final class Placements {
     if (node.options().variants().isEmpty()) {
       return node;
     }
-    List<Variant> forms =
+    List<Variant> variants =
         node.options().variants().stream()
             .map(
-                form ->
-                    form.withLayer(withInserts(form.layer(), tree -> mapped(tree, around, change))))
+                variant ->
+                    variant.withLayer(
+                        withInserts(variant.layer(), tree -> mapped(tree, around, change))))
             .toList();
-    return forms.equals(node.options().variants())
+    return variants.equals(node.options().variants())
         ? node
-        : node.withOptions(node.options().withVariants(forms));
+        : node.withOptions(node.options().withVariants(variants));
   }
 
   /** A placement with its inserted trees changed; the same object if none of them changes. */

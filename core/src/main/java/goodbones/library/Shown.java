@@ -147,11 +147,11 @@ public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implem
         if (origin.varied().isPresent()) {
           Varied varied = origin.varied().get();
           if (varied.beneath().isEmpty()) {
-            return with(layers, Layer.Source.VARIANT, varied.form(), at, key);
+            return with(layers, Layer.Source.VARIANT, varied.variant(), at, key);
           }
           if (varied.changed().contains(said)) {
             Optional<StyleValue> value = Optional.ofNullable(at.styles().get(key));
-            layers.add(new Layer(Layer.Source.VARIANT, varied.form(), value));
+            layers.add(new Layer(Layer.Source.VARIANT, varied.variant(), value));
           }
           at = varied.beneath().get();
         }

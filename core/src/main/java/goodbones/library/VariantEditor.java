@@ -12,39 +12,39 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /**
- * Edits a piece in one of its named forms: what is done there becomes a change of that form. For
- * that the form is looked at as a placement of the piece.
+ * Edits a piece in one of its named variants: what is done there becomes a change of that variant.
+ * For that the variant is looked at as a placement of the piece.
  */
 public final class VariantEditor {
   /** What the piece itself goes by, where it is looked at as placed. */
   public static final String PIECE = "*";
 
   private final Node piece;
-  private final Variant form;
+  private final Variant variant;
   private final Library library;
 
   /**
    * @param piece the piece's document
-   * @param form the id of one of its forms
-   * @throws Refused if it has no such form
+   * @param variant the id of one of its variants
+   * @throws Refused if it has no such variant
    */
-  public VariantEditor(Node piece, String form, Library library) {
+  public VariantEditor(Node piece, String variant, Library library) {
     this.piece = piece;
-    this.form =
+    this.variant =
         piece
             .options()
-            .named(form)
+            .named(variant)
             .orElseThrow(
                 () -> Refused.at(piece, "This variant is not here any more; choose another one"));
     this.library = library;
   }
 
-  /** The form as a document: what it shows is addressed from inside it. */
+  /** The variant as a document: what it shows is addressed from inside it. */
   public Node document() {
-    Placement layer = form.layer();
+    Placement layer = variant.layer();
     Placement placement =
         Placement.of(PIECE).withSettled(1).withChanges(layer.changes()).withOrder(layer.order());
-    return Node.placing(NodeId.of(form.id()), form.name(), PIECE).withPlacement(placement);
+    return Node.placing(NodeId.of(variant.id()), variant.name(), PIECE).withPlacement(placement);
   }
 
   /** Where the piece itself is found too, as that document places it. */
@@ -64,14 +64,14 @@ public final class VariantEditor {
     };
   }
 
-  /** The form as it is shown. */
+  /** The variant as it is shown. */
   public Shown shown() {
     return Shown.of(document(), Showing.BOUND, library());
   }
 
   /**
    * @param settler for what is placed in it, by the library that finds the piece
-   * @return the piece with the form changed, and the inverse
+   * @return the piece with the variant changed, and the inverse
    * @throws Refused if the edit makes no sense; the piece given in is untouched
    */
   public Edited apply(Edit edit, Function<Library, Settler> settler) {
@@ -80,7 +80,7 @@ public final class VariantEditor {
         new PageEditor(Showing.BOUND, here, settler.apply(here)).apply(document(), edit).root();
     Placement layer = changed.placement().orElseThrow();
     Variant other =
-        form.withLayer(Placement.of("").withChanges(layer.changes()).withOrder(layer.order()));
-    return Editor.apply(piece, new Edit.SetVariant(piece.id(), form.id(), Optional.of(other)));
+        variant.withLayer(Placement.of("").withChanges(layer.changes()).withOrder(layer.order()));
+    return Editor.apply(piece, new Edit.SetVariant(piece.id(), variant.id(), Optional.of(other)));
   }
 }

@@ -6,13 +6,13 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What a named form of a piece does to a node.
+ * What a named variant of a piece does to a node.
  *
- * @param form the form's name
+ * @param variant the variant's name
  * @param changed the keys that it changes
- * @param beneath the node without it; empty if only the form has it
+ * @param beneath the node without it; empty if only the variant has it
  */
-public record Varied(String form, Set<LocalKey> changed, Optional<Node> beneath) {
+public record Varied(String variant, Set<LocalKey> changed, Optional<Node> beneath) {
   public Varied {
     changed = Set.copyOf(changed);
   }

@@ -11,6 +11,7 @@ import goodbones.library.Placements;
 import goodbones.library.Showing;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -47,16 +48,17 @@ public final class MadeBefore {
     }
     Map<LocalKey, LocalValue> made = new TreeMap<>(placement.changes());
     made.entrySet().removeAll(was.changes().entrySet());
-    boolean nothing = made.isEmpty();
-    // What it is made on is seen with what the placement chooses.
-    Picks.of(was).said().forEach(made::putIfAbsent);
     int seen = then.shownBy(was);
     int shows = now.shownBy(placement);
+    if (seen == shows || made.isEmpty()) {
+      return false;
+    }
+    // What it was made on is seen with what the placement picks; that itself is not asked about.
+    SortedMap<LocalKey, LocalValue> picks = Picks.of(was).said();
+    picks.forEach(made::putIfAbsent);
     Placement alone = Placement.of(placement.pieceId()).withSettled(seen).withChanges(made);
-    return seen != shows
-        && !nothing
-        && Rebase.of(path, alone, seen, shows, library, now).questions().stream()
-            .flatMap(question -> question.keys().stream())
-            .anyMatch(key -> !Picks.of(was).said().containsKey(key));
+    return Rebase.of(path, alone, seen, shows, library, now).questions().stream()
+        .flatMap(question -> question.keys().stream())
+        .anyMatch(key -> !picks.containsKey(key));
   }
 }

@@ -38,7 +38,7 @@ public final class Copies {
         each -> {
           fresh.put(each.id(), ids.get());
           each.placement().ifPresent(this::collect);
-          each.options().variants().forEach(form -> collect(form.layer()));
+          each.options().variants().forEach(variant -> collect(variant.layer()));
         });
   }
 
@@ -60,7 +60,7 @@ public final class Copies {
                 node.options()
                     .withVariants(
                         node.options().variants().stream()
-                            .map(form -> form.withLayer(copy(form.layer())))
+                            .map(variant -> variant.withLayer(copy(variant.layer())))
                             .toList()));
     return node.placement().map(p -> copy.withPlacement(copy(p))).orElse(copy);
   }

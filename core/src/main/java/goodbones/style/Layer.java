@@ -22,7 +22,7 @@ public record Layer(Source source, String label, Optional<StyleValue> value) {
     CONTAINER,
     /** What one item of a list says of what all of them have. */
     ITEM,
-    /** What the named form of a piece says of what all of them have. */
+    /** What the variant of a piece says of what all of them have. */
     VARIANT,
     PIECE,
     NAMED,

@@ -7,178 +7,26 @@ import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.FieldValue;
-import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
-import goodbones.document.NodeId;
-import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
-import goodbones.document.StyleKey;
-import goodbones.document.StyleValue;
 import goodbones.document.Variant;
-import goodbones.library.Adopted;
 import goodbones.library.Members;
-import goodbones.library.PageEditor;
 import goodbones.library.Showing;
-import goodbones.library.Shown;
-import goodbones.library.SiteFillings;
 import goodbones.library.VariantEditor;
 import goodbones.style.Layer;
-import goodbones.testing.Shelf;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /**
- * Small cases of what placements choose: forms of a piece, items of lists, optional parts, and
- * slots that are filled once for the whole site. The numbers are those of the rules of depth.
+ * Small cases of what placements choose: variants, items of lists, optional parts. The
+ * numbers are those of the rules of depth.
  */
-class ChoiceCasesTest {
-  private static final StyleKey COLOUR = StyleKey.parse("color");
-  private static final NodeId P = id("p");
-  private final Shelf shelf = new Shelf();
-  private int revision = 1;
-  private SiteFillings fillings = SiteFillings.NONE;
-  private Node page;
-
-  /** B: a heading, an optional note, a list of two fares. C holds B. */
-  @BeforeEach
-  void shelve() {
-    Node note = text("note", "Book early");
-    Node pattern =
-        Node.of(id("pt"), Kind.PATTERN, "")
-            .withChildren(List.of(box("fare", text("route", "Route"), text("price", "0"))));
-    Node list =
-        box("list", pattern, item("i1", "route", "To the isle"), item("i2", "route", "And back"));
-    shelf.keep(
-        "B",
-        box(
-            "br",
-            text("head", "Fares"),
-            note.withOptions(note.options().withOptional(true)),
-            list));
-    shelf.keep("C", box("cr", text("cz", "Three"), shelf.placing(id("b"), "B")));
-    page =
-        Node.of(id("page"), Kind.PAGE, "")
-            .withChildren(
-                List.of(Node.placing(P, "", "C").withPlacement(Placement.of("C").withSettled(1))));
-  }
-
-  private static NodeId id(String value) {
-    return NodeId.of(value);
-  }
-
-  private static FieldValue words(String text) {
-    return new FieldValue.Words(text);
-  }
-
-  private static Node text(String id, String words) {
-    return Node.of(id(id), Kind.TEXT, "").withContent("words", words(words));
-  }
-
-  private static Node box(String id, Node... children) {
-    return Node.of(id(id), Kind.BOX, "").withChildren(List.of(children));
-  }
-
-  private static Node item(String id, String node, String text) {
-    Node item = Node.item(id(id));
-    LocalKey key = new LocalKey(id(node), Aspect.content("words"));
-    return item.withPlacement(
-        item.placement()
-            .orElseThrow()
-            .withChange(key, Optional.of(new LocalValue.ContentIs(words(text)))));
-  }
-
-  private Adopted adopted() {
-    return new Adopted(Map.of("C", revision), fillings);
-  }
-
-  private PageEditor editor() {
-    return new PageEditor(adopted(), shelf, new Rebasing(shelf, adopted()));
-  }
-
-  private Edit onPage(Edit edit) {
-    Edited edited = editor().apply(page, edit);
-    page = edited.root();
-    fillings = fillings.with(edited.fillings());
-    return edited.inverse();
-  }
-
-  private static Edit write(String node, String text) {
-    return new Edit.SetContent(id(node), "words", Optional.of(words(text)));
-  }
-
-  private static Edit paint(String node, String colour) {
-    return new Edit.SetStyle(id(node), COLOUR, Optional.of(StyleValue.literal(colour)));
-  }
-
-  private Node current(String piece) {
-    return shelf.revision(piece, shelf.current(piece)).root();
-  }
-
-  /** Releases B, edited; C follows. */
-  private void release(Edit... edits) {
-    Node edited = current("B");
-    for (Edit edit : edits) {
-      edited = shelf.editor().apply(edited, edit).root();
-    }
-    release(edited);
-  }
-
-  private void release(Node root) {
-    shelf.release("B", root, asked -> Optional.empty());
-  }
-
-  private Rebased rebase() {
-    int to = shelf.current("C");
-    return Rebase.of(P, placement(), revision, to, shelf, new Adopted(Map.of("C", to), fillings));
-  }
-
-  /** Carries C's newest revision to the page. */
-  private void follow(Settlement answer) {
-    Rebased rebased = rebase();
-    Map<String, Settlement> decisions = new HashMap<>();
-    rebased.allQuestions().forEach(question -> decisions.put(question.id(), answer));
-    Placement after = rebased.bound(decisions);
-    page = page.change(P, node -> node.withPlacement(after));
-    revision = shelf.current("C");
-  }
-
-  private Placement placement() {
-    return page.children().get(0).placement().orElseThrow();
-  }
-
-  private Shown shown() {
-    return Shown.of(page, adopted(), shelf);
-  }
-
-  private Optional<String> wordsAt(String node) {
-    return shown()
-        .root()
-        .find(id(node))
-        .map(n -> ((FieldValue.Words) n.content().get("words")).text());
-  }
-
-  private List<String> fares() {
-    return shown().root().find(id("p/b/list")).orElseThrow().children().stream()
-        .map(fare -> ((FieldValue.Words) fare.children().get(0).content().get("words")).text())
-        .toList();
-  }
-
-  private Optional<String> colourAt(String node) {
-    return shown()
-        .root()
-        .find(id(node))
-        .flatMap(n -> Optional.ofNullable(n.styles().get(COLOUR)))
-        .map(StyleValue::toString);
-  }
-
+class ChoiceCasesTest extends FaresScene {
   @Test
   void everyItemIsMadeFromThePatternAlsoThoseOfOnePageAlone() {
     assertThat(fares()).containsExactly("To the isle", "And back");
@@ -222,6 +70,30 @@ class ChoiceCasesTest {
     Edited edited = shelf.editor().applyToEvery(piece, paint("i2/price", "green"));
     assertThat(edited.root().find(id("price")).orElseThrow().styles()).containsKey(COLOUR);
     assertThat(shelf.editor().reapply(edited.root(), edited.inverse()).root()).isEqualTo(piece);
+    Edited words = shelf.editor().applyToEvery(piece, write("i2/price", "7.90"));
+    assertThat(words.root().find(id("fare")))
+        .as("words are the item's")
+        .isEqualTo(piece.find(id("fare")));
+    Node fixed = shelf.editor().apply(piece, new Edit.SetSlot(id("price"), "words", false)).root();
+    assertThat(
+            shelf
+                .editor()
+                .applyToEvery(fixed, write("i2/price", "7.90"))
+                .root()
+                .find(id("price"))
+                .orElseThrow()
+                .content())
+        .as("what is no slot is the pattern's")
+        .containsValue(words("7.90"));
+    Edited both =
+        shelf
+            .editor()
+            .applyToEvery(
+                piece,
+                new Edit.Group(List.of(paint("i1/price", "green"), paint("i2/price", "green"))));
+    assertThat(both.root().find(id("i2")))
+        .as("several in hand are one")
+        .isEqualTo(piece.find(id("i2")));
     Edited more =
         shelf.editor().applyToEvery(piece, new Edit.Insert(id("i1/fare"), 2, text("t", "each")));
     release(more.root());
@@ -302,8 +174,8 @@ class ChoiceCasesTest {
     assertThat(wordsAt("p/b/note")).contains("Ours");
   }
 
-  /** B with a form in which the heading is red and stands last, with a line of its own. */
-  private Node inForm(Edit... edits) {
+  /** B with a variant in which the heading is red and stands last, with a line of its own. */
+  private Node inVariant(Edit... edits) {
     Node piece =
         shelf
             .editor()
@@ -321,14 +193,14 @@ class ChoiceCasesTest {
   }
 
   private Node slim() {
-    return inForm(
+    return inVariant(
         paint("slim/head", "red"),
         new Edit.Move(id("slim/head"), id("slim/br"), 2),
         new Edit.Insert(id("slim/br"), 0, text("extra", "Only here")));
   }
 
   @Test
-  void aFormIsChosenAndWhatIsBetteredInThePieceReachesIt() {
+  void aVariantIsPickedAndWhatIsBetteredInThePieceReachesIt() {
     release(slim());
     follow(Settlement.STAY);
     assertThat(colourAt("p/b/head")).isEmpty();
@@ -352,7 +224,7 @@ class ChoiceCasesTest {
 
   /** Case 15. */
   @Test
-  void aFormThatIsDroppedIsOneQuestionAndToStayKeepsWhatWasShown() {
+  void aVariantThatIsDroppedIsOneQuestionAndToStayKeepsWhatWasShown() {
     release(slim());
     follow(Settlement.STAY);
     onPage(new Edit.ShowVariant(id("p/b"), Optional.of("slim")));
@@ -375,14 +247,6 @@ class ChoiceCasesTest {
     assertThat(wordsAt("p/b/extra")).isEmpty();
   }
 
-  private String seen() {
-    StringBuilder text = new StringBuilder();
-    shown()
-        .root()
-        .walk(node -> text.append(node.kind()).append(node.content()).append(node.styles()));
-    return text.toString();
-  }
-
   /** Case 18. */
   @Test
   void movesThatTheLibraryMakesALoopOfEnd() {
@@ -400,86 +264,8 @@ class ChoiceCasesTest {
     assertThat(seen()).contains("Three");
   }
 
-  private void ofSite(boolean slot) {
-    release(
-        new Edit.SetSlot(id("head"), "words", false),
-        new Edit.SetSiteSlot(id("head"), "words", slot));
-  }
-
-  /** Case 13, and that one page fills it for all. */
   @Test
-  void whatIsFilledForTheWholeSiteIsShownWhereverTheSlotStands() {
-    ofSite(true);
-    follow(Settlement.STAY);
-    Node other =
-        page.mapIds(each -> each.equals(P) ? id("q") : each.equals(id("page")) ? id("two") : each);
-    Edit back = onPage(write("p/b/head", "Our fares"));
-    assertThat(page)
-        .as("the page itself is not written")
-        .isEqualTo(editor().apply(page, new Edit.Group(List.of())).root());
-    assertThat(placement().changes()).isEmpty();
-    assertThat(
-            Shown.of(other, adopted(), shelf).root().find(id("q/b/head")).orElseThrow().content())
-        .containsValue(words("Our fares"));
-    Node c = shelf.editor().apply(current("C"), write("b/head", "The piece's")).root();
-    shelf.release("C", c, asked -> Optional.empty());
-    follow(Settlement.STAY);
-    assertThat(wordsAt("p/b/head"))
-        .as("a containing piece gives its default")
-        .contains("Our fares");
-    SiteFillings filled = fillings;
-    fillings = SiteFillings.NONE;
-    assertThat(wordsAt("p/b/head")).contains("The piece's");
-    fillings =
-        filled.with(Map.of(SiteFillings.key(id("head"), "words"), Optional.of(words("Other"))));
-    assertThatThrownBy(() -> editor().reapply(page, back))
-        .hasMessageContaining("changed from another page");
-    fillings = filled;
-    assertThat(editor().reapply(page, back).fillings().values()).containsExactly(Optional.empty());
-  }
-
-  /** Case 11, one placement of several: its own words stay its own, or give way to the site's. */
-  @Test
-  void ownWordsAreAskedAboutWhereASlotBecomesTheSites() {
-    onPage(write("p/b/head", "Mine"));
-    ofSite(true);
-    assertThat(rebase().questions()).extracting(Question::verdict).containsExactly(Verdict.BOTH);
-    Node before = page;
-    follow(Settlement.STAY);
-    assertThat(wordsAt("p/b/head")).contains("Mine");
-    assertThat(rebase().questions()).isEmpty();
-    page = before;
-    revision = 1;
-    fillings =
-        fillings.with(Map.of(SiteFillings.key(id("head"), "words"), Optional.of(words("Mine"))));
-    assertThat(rebase().questions()).as("the site says the same").isEmpty();
-    follow(Settlement.STAY);
-    assertThat(placement().changes()).isEmpty();
-    assertThat(wordsAt("p/b/head")).contains("Mine");
-  }
-
-  /** Cases 12 and 25. */
-  @Test
-  void theSitesWordsStayWhereTheSlotIsFixedAgainAndAHoldShowsWhatItShowed() {
-    ofSite(true);
-    follow(Settlement.STAY);
-    onPage(write("p/b/head", "Our fares"));
-    ofSite(false);
-    Pin held = new Pin(revision, Pin.Reason.HELD);
-    Node holding =
-        page.change(P, node -> node.withPlacement(placement().withPin(Optional.of(held))));
-    follow(Settlement.STAY);
-    assertThat(wordsAt("p/b/head")).contains("Our fares");
-    page = holding;
-    assertThat(wordsAt("p/b/head")).as("held where it was the site's").contains("Our fares");
-    page =
-        holding.change(
-            P, n -> n.withPlacement(placement().withPin(Optional.of(new Pin(1, Pin.Reason.HELD)))));
-    assertThat(wordsAt("p/b/head")).as("held where it was not").contains("Fares");
-  }
-
-  @Test
-  void whatIsOptionalAndWhatFormsThereAreIsSaidInThePiece() {
+  void whatIsOptionalAndWhatVariantsThereAreIsSaidInThePiece() {
     for (Edit edit :
         List.of(
             new Edit.SetOptional(id("p/b/head"), true),

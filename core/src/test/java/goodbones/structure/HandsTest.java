@@ -29,6 +29,7 @@ import goodbones.style.Cascade;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import goodbones.testing.Benches;
+import goodbones.testing.Everything;
 import goodbones.testing.HouseFinishes;
 import goodbones.testing.Shelf;
 import java.util.List;
@@ -38,24 +39,6 @@ import org.junit.jupiter.api.Test;
 
 /** Single things that hands do, with what a designer would expect of them. */
 class HandsTest {
-  private static final Sieve.Known EVERYTHING =
-      new Sieve.Known() {
-        @Override
-        public boolean picture(String id) {
-          return true;
-        }
-
-        @Override
-        public boolean piece(String id) {
-          return true;
-        }
-
-        @Override
-        public boolean revision(String pieceId, int number) {
-          return true;
-        }
-      };
-
   private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
 
   private static Node row(String columns, int count) {
@@ -154,7 +137,7 @@ class HandsTest {
     Bench from =
         new Bench(page, Shown.of(page), here, bench(page).ids(), Benches.NO_PIECES, Showing.BOUND);
     Clip clip = Clip.of(from, List.of(text.id()));
-    Node there = clip.at(bench(node("other", Kind.PAGE)), EVERYTHING).get(0);
+    Node there = clip.at(bench(node("other", Kind.PAGE)), Everything.HERE).get(0);
     assertThat(there.id()).isNotEqualTo(text.id());
     assertThat(there.namedStyles()).isEmpty();
     assertThat(there.styles())
@@ -198,7 +181,7 @@ class HandsTest {
             shelf,
             Showing.BOUND);
     Clip clip = Clip.of(from, List.of(NodeId.of("p/s")));
-    Placement there = clip.at(to, EVERYTHING).get(0).placement().orElseThrow();
+    Placement there = clip.at(to, Everything.HERE).get(0).placement().orElseThrow();
     assertThat(there.changes())
         .containsEntry(named, new LocalValue.NamedStylesAre(List.of()))
         .containsEntry(

@@ -17,6 +17,7 @@ import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.propagation.Rebasing;
 import goodbones.style.SiteFinishes;
+import goodbones.testing.Everything;
 import goodbones.testing.HouseFinishes;
 import goodbones.testing.Shelf;
 import java.util.List;
@@ -143,7 +144,7 @@ class ListingTest {
     Node listed = listed();
     Bench bench = bench(listed, Showing.BOUND);
     Node first = bench.root().children().get(0).children().get(0);
-    List<Node> copied = Clip.of(bench, List.of(first.id())).at(bench, new Anything());
+    List<Node> copied = Clip.of(bench, List.of(first.id())).at(bench, Everything.HERE);
     assertThat(copied.get(0).kind()).isEqualTo(Kind.BOX);
     assertThat(seen(copied.get(0))).isEqualTo(seen(first));
     assertThatThrownBy(
@@ -154,22 +155,5 @@ class ListingTest {
                         Optional.empty(),
                         new Landing.Brought(copied)))
         .hasMessageContaining("add an item");
-  }
-
-  private static final class Anything implements Sieve.Known {
-    @Override
-    public boolean picture(String id) {
-      return true;
-    }
-
-    @Override
-    public boolean piece(String id) {
-      return true;
-    }
-
-    @Override
-    public boolean revision(String pieceId, int number) {
-      return true;
-    }
   }
 }

@@ -11,7 +11,6 @@ import goodbones.server.drawing.Wording;
 import goodbones.structure.Listing;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -123,12 +122,19 @@ sealed interface ChoiceEdit extends AskedEdit {
     @Override
     public ReadEdit read(Aim aim) {
       Node at = aim.node(node);
-      List<Edit> edits = new ArrayList<>();
-      edits.add(new Edit.SetSlot(at.id(), field, filled == Filled.OWN));
-      edits.add(new Edit.SetSiteSlot(at.id(), field, filled == Filled.SITE));
+      Edit edit =
+          switch (filled) {
+            case OWN -> new Edit.SetSlot(at.id(), field, true);
+            case SITE -> new Edit.SetSiteSlot(at.id(), field, true);
+            case FIXED ->
+                new Edit.Group(
+                    List.of(
+                        new Edit.SetSlot(at.id(), field, false),
+                        new Edit.SetSiteSlot(at.id(), field, false)));
+          };
       String what = field + " of " + Wording.title(at);
       return new ReadEdit(
-          new Edit.Group(edits),
+          edit,
           switch (filled) {
             case FIXED -> "fix " + what;
             case OWN -> "make a slot of " + what;

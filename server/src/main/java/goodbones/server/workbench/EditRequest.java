@@ -9,7 +9,8 @@ import org.jspecify.annotations.Nullable;
  * @param version the version of the document that the edit was made on
  * @param stamp of what the site had adopted then
  * @param drawing the drawing that the interface has; empty for none
- * @param every whether what is aimed at an item of a list is done to all of them
+ * @param every whether what is aimed at an item of a list is done to all of them, as far as it is
+ *     not the item's own to say
  * @param over whether to go over what somebody else changed meanwhile
  */
 record EditRequest(

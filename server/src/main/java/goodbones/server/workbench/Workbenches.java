@@ -139,7 +139,9 @@ class Workbenches {
     List<String> merged = merged(desk, request, touched);
     read.made().ifPresent(desk::keep);
     read.kept().ifPresent(desk::keep);
-    Edited edited = desk.apply(read.edit(), Boolean.TRUE.equals(request.every()));
+    // What is kept as a piece is this item's; the others go on being made from the pattern.
+    boolean every = Boolean.TRUE.equals(request.every()) && read.kept().isEmpty();
+    Edited edited = desk.apply(read.edit(), every);
     requireKnown(desk, edited.root());
     if (request.stamp() != null) {
       desk.requireHolds(edited, request.stamp());
