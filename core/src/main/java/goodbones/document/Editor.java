@@ -66,9 +66,9 @@ public final class Editor {
           root.change(e.node(), n -> n.withScheme(e.scheme())),
           new Edit.SetScheme(e.node(), node.scheme()));
     } else if (edit instanceof Edit.SetSlot e) {
-      return setSlot(root, e);
+      return setSlot(root, e.node(), e.field(), e.slot(), false);
     } else if (edit instanceof Edit.SetSiteSlot e) {
-      return setSiteSlot(root, e);
+      return setSlot(root, e.node(), e.field(), e.slot(), true);
     } else if (edit instanceof Edit.SetOptional e) {
       Node node = require(root, e.node());
       boolean ofList = node.kind() == Kind.PATTERN || node.kind() == Kind.ITEM;
@@ -181,54 +181,25 @@ public final class Editor {
   }
 
   /** A field is filled in one way: a slot of each placement is none of the whole site. */
-  private static Edited setSlot(Node root, Edit.SetSlot e) {
-    Node node = require(root, e.node());
+  private static Edited setSlot(Node root, NodeId id, String field, boolean slot, boolean ofSite) {
+    Node node = require(root, id);
     Set<String> own = new TreeSet<>(node.slots());
-    Set<String> ofSite = new TreeSet<>(node.options().siteSlots());
-    boolean before = own.remove(e.field());
-    if (e.slot()) {
-      own.add(e.field());
-      ofSite.remove(e.field());
+    Set<String> site = new TreeSet<>(node.options().siteSlots());
+    Set<String> chosen = ofSite ? site : own;
+    Set<String> other = ofSite ? own : site;
+    boolean before = chosen.remove(field);
+    if (slot) {
+      chosen.add(field);
     }
-    Edit inverse = new Edit.SetSlot(e.node(), e.field(), before);
-    boolean gaveWay = node.options().siteSlots().size() != ofSite.size();
-    return slots(
-        root,
-        node,
-        own,
-        ofSite,
-        gaveWay
-            ? new Edit.Group(List.of(inverse, new Edit.SetSiteSlot(e.node(), e.field(), true)))
-            : inverse);
-  }
-
-  private static Edited setSiteSlot(Node root, Edit.SetSiteSlot e) {
-    Node node = require(root, e.node());
-    Set<String> own = new TreeSet<>(node.slots());
-    Set<String> ofSite = new TreeSet<>(node.options().siteSlots());
-    boolean before = ofSite.remove(e.field());
-    if (e.slot()) {
-      ofSite.add(e.field());
-      own.remove(e.field());
-    }
-    Edit inverse = new Edit.SetSiteSlot(e.node(), e.field(), before);
-    boolean gaveWay = node.slots().size() != own.size();
-    return slots(
-        root,
-        node,
-        own,
-        ofSite,
-        gaveWay
-            ? new Edit.Group(List.of(inverse, new Edit.SetSlot(e.node(), e.field(), true)))
-            : inverse);
-  }
-
-  private static Edited slots(
-      Node root, Node node, Set<String> own, Set<String> ofSite, Edit inverse) {
+    boolean gaveWay = slot && other.remove(field);
+    Edit inverse = slot(id, field, before, ofSite);
     return new Edited(
-        root.change(
-            node.id(), n -> n.withSlots(own).withOptions(n.options().withSiteSlots(ofSite))),
-        inverse);
+        root.change(id, n -> n.withSlots(own).withOptions(n.options().withSiteSlots(site))),
+        gaveWay ? new Edit.Group(List.of(inverse, slot(id, field, true, !ofSite))) : inverse);
+  }
+
+  private static Edit slot(NodeId id, String field, boolean slot, boolean ofSite) {
+    return ofSite ? new Edit.SetSiteSlot(id, field, slot) : new Edit.SetSlot(id, field, slot);
   }
 
   private static Edited group(Node root, Edit.Group group) {

@@ -23,8 +23,8 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /**
- * Small cases of what placements choose: variants, items of lists, optional parts. The
- * numbers are those of the rules of depth.
+ * Small cases of what placements choose: variants, items of lists, optional parts. The numbers are
+ * those of the rules of depth.
  */
 class ChoiceCasesTest extends FaresScene {
   @Test
