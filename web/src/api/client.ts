@@ -16,7 +16,12 @@ export class Problem extends Error {
 
   /** Whether somebody else changed the document meanwhile. */
   get stale(): boolean {
-    return this.status === 409;
+    return this.status === 409 && !this.asksFirst;
+  }
+
+  /** Whether something would be brought back that the library changed since. */
+  get asksFirst(): boolean {
+    return this.type.endsWith(':asks-first');
   }
 
   /** Whether somebody else changed the very same thing, so that one of the two must give way. */

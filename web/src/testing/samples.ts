@@ -33,6 +33,7 @@ export function workbenchAnswer(more: Partial<WorkbenchAnswer> = {}): WorkbenchA
     parts: [],
     merged: [],
     made: [],
+    unfit: [],
     ...more,
   };
 }

@@ -5,13 +5,13 @@ import { Problem } from '../api/client';
 import { nodeView, workbenchAnswer } from '../testing/samples';
 import { History, Others, SavingState } from './BarParts';
 import { Notices } from './Notices';
-import { merged, type AskedEdit } from './source';
-import type { Saving } from './useWorkbench';
+import { merged } from './source';
+import type { Again, Saving } from './useWorkbench';
 
 afterEach(cleanup);
 
 function show(saving: Saving, meanwhile: readonly string[] = []) {
-  const said = { onDismiss: vi.fn(), onReload: vi.fn(), onKeep: vi.fn() };
+  const said = { onDismiss: vi.fn(), onReload: vi.fn(), onKeep: vi.fn(), onLetGo: vi.fn() };
   const view = render(<Notices saving={saving} meanwhile={meanwhile} {...said} />);
   const press = (name: string) => {
     fireEvent.click(screen.getByRole('button', { name }));
@@ -19,7 +19,8 @@ function show(saving: Saving, meanwhile: readonly string[] = []) {
   return { ...said, ...view, press };
 }
 
-const mine: AskedEdit = { type: 'RENAME', node: 'map', value: 'mine' };
+const mine: Again = { edit: { type: 'RENAME', node: 'map', value: 'mine' }, every: false };
+const asksFirst = new Problem(409, 'The library', 'Changed since', 'urn:good-bones:asks-first');
 const sameNode = new Problem(409, 'Both changed', 'Tom changed it', 'urn:good-bones:same-node');
 const stale = new Problem(409, 'Changed meanwhile', 'It was changed', 'urn:good-bones:stale');
 const refused = new Problem(422, 'Refused', 'A row has 1 to 12 columns');
@@ -32,20 +33,22 @@ describe('what has to be said of an edit', () => {
   });
 
   it('is the whole reason of a refusal, until it is closed; the next one is said again', () => {
-    const { press, rerender, onDismiss, onReload, onKeep } = show({
+    const { press, rerender, onDismiss, onReload, onKeep, onLetGo } = show({
       state: 'failed',
       problem: refused,
+      again: mine,
     });
     expect(screen.getByRole('alert').textContent).toContain('A row has 1 to 12 columns');
     press('Close');
     expect(screen.queryByRole('alert')).toBeNull();
     rerender(
       <Notices
-        saving={{ state: 'failed', problem: refused }}
+        saving={{ state: 'failed', problem: refused, again: mine }}
         meanwhile={[]}
         onDismiss={onDismiss}
         onReload={onReload}
         onKeep={onKeep}
+        onLetGo={onLetGo}
       />,
     );
     expect(screen.getByRole('alert')).toBeTruthy();
@@ -58,6 +61,16 @@ describe('what has to be said of an edit', () => {
     expect(onKeep).toHaveBeenCalledExactlyOnceWith(mine);
     press('Take theirs');
     expect(onReload).toHaveBeenCalledTimes(1);
+  });
+
+  it('asks first before it brings back what the library changed since', () => {
+    const back: Again = { turn: 'undo' };
+    const { press, onKeep, onLetGo } = show({ state: 'failed', problem: asksFirst, again: back });
+    expect(screen.queryByRole('button', { name: 'Load the newest state' })).toBeNull();
+    press('Bring mine back');
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith(back);
+    press('Leave the library’s');
+    expect(onLetGo).toHaveBeenCalledExactlyOnceWith(back);
   });
 
   it('offers the newest state where an edit cannot be put on it', () => {
@@ -81,7 +94,7 @@ describe('the bar', () => {
     expect(screen.getByRole('status').textContent).toBe('Saved');
     rerender(<SavingState saving={{ state: 'saving' }} />);
     expect(screen.getByRole('status').textContent).toBe('Saving…');
-    rerender(<SavingState saving={{ state: 'failed', problem: refused }} />);
+    rerender(<SavingState saving={{ state: 'failed', problem: refused, again: mine }} />);
     expect(screen.getByRole('status').textContent).toBe('Not saved');
   });
 

@@ -1,7 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Button } from '../ui/Button';
-import type { AskedEdit } from './source';
-import type { Saving } from './useWorkbench';
+import type { Again, Saving } from './useWorkbench';
 
 type Props = {
   saving: Saving;
@@ -9,11 +8,12 @@ type Props = {
   meanwhile: readonly string[];
   onDismiss: () => void;
   onReload: () => void;
-  onKeep: (edit: AskedEdit) => void;
+  onKeep: (again: Again) => void;
+  onLetGo: (again: Again) => void;
 };
 
 /** What has to be said about an edit, over the foot of the frames. */
-export function Notices({ saving, meanwhile, onDismiss, onReload, onKeep }: Props) {
+export function Notices({ saving, meanwhile, onDismiss, onReload, onKeep, onLetGo }: Props) {
   const [closed, setClosed] = useState<Saving>();
   const problem = saving.state === 'failed' && saving !== closed ? saving.problem : undefined;
   const again = saving.state === 'failed' ? saving.again : undefined;
@@ -41,16 +41,26 @@ export function Notices({ saving, meanwhile, onDismiss, onReload, onKeep }: Prop
           }
         >
           {problem.message}{' '}
-          {problem.sameNode && again && (
+          {(problem.sameNode || problem.asksFirst) && again && (
             <Button
               className="!py-1"
               onClick={() => {
                 onKeep(again);
               }}
             >
-              Keep mine
+              {problem.sameNode ? 'Keep mine' : 'Bring mine back'}
             </Button>
           )}{' '}
+          {problem.asksFirst && again && (
+            <Button
+              className="!py-1"
+              onClick={() => {
+                onLetGo(again);
+              }}
+            >
+              Leave the library’s
+            </Button>
+          )}
           {problem.stale && (
             <Button className="!py-1" onClick={onReload}>
               {problem.sameNode ? 'Take theirs' : 'Load the newest state'}

@@ -130,11 +130,11 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
       const problem = await send(body, { every: !alone });
       if (problem) for (const canvas of drawings) canvas.putBack();
       if (problem) return problem;
-      const made = lastMade();
-      const [first] = made;
+      const last = lastMade();
+      const [first] = last.made;
       if (first !== undefined) {
         pick(first);
-        if (putsDown.has(body.type)) lookAt(made);
+        if (putsDown.has(body.type)) lookAt(last);
       }
       return undefined;
     },
@@ -205,7 +205,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     edit,
     undo,
     redo,
-    made: lastMade,
+    made: () => lastMade().made,
     copy: clipboard.copy,
     paste: clipboard.pasteCopied,
     nearHand,
@@ -370,7 +370,8 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             meanwhile={bench.meanwhile}
             onDismiss={bench.dismiss}
             onReload={() => void bench.reload()}
-            onKeep={(body) => void bench.keep(body)}
+            onKeep={(again) => void bench.keep(again)}
+            onLetGo={(again) => void bench.letGo(again)}
           />
           {unfit.length > 0 && (
             <FitPanel

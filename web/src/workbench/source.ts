@@ -45,7 +45,7 @@ export function merged(before: WorkbenchView | undefined, now: WorkbenchAnswer):
   };
 }
 
-type Turn = { version: number; drawing: string };
+type Turn = Schemas['TurnRequest'];
 type Words = Record<string, Record<string, number[]>>;
 export type FitAsked = { nodes: string[]; screens: Record<string, number[]>; words: Words };
 type Here = { tab: string; node: string; leaving: boolean };

@@ -5,6 +5,9 @@ import type { FitView, Source } from './source';
 import type { Tree } from './tree';
 import type { Surface } from './useCarrying';
 
+/** What an edit put down, and what could not come along with it. */
+type Made = { made: readonly string[]; unfit: readonly FitView[] };
+
 /** The frames are drawn by then. */
 const DRAWN_AFTER = 120;
 
@@ -15,23 +18,23 @@ export function useFit(
   surfaces: RefObject<ReadonlyMap<DeviceKey, Surface>>,
 ) {
   const [findings, setFindings] = useState<readonly FitView[]>([]);
-  const [toFit, setToFit] = useState<readonly string[]>([]);
+  const [toFit, setToFit] = useState<Made>({ made: [], unfit: [] });
   const look = useCallback(
-    async (made: readonly string[]) => {
+    async ({ made, unfit }: Made) => {
       const frames = new Map([...surfaces.current].map(([key, s]) => [key, s.canvas]));
       try {
-        setFindings(await source.fit(measured(tree, frames, made)));
+        setFindings([...unfit, ...(await source.fit(measured(tree, frames, made)))]);
       } catch {
-        setFindings([]);
+        setFindings(unfit);
       }
     },
     [source, tree, surfaces],
   );
   useEffect(() => {
-    if (toFit.length === 0) return;
+    if (toFit.made.length === 0) return;
     const timer = setTimeout(() => {
       void look(toFit);
-      setToFit([]);
+      setToFit({ made: [], unfit: [] });
     }, DRAWN_AFTER);
     return () => {
       clearTimeout(timer);

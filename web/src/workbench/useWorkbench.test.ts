@@ -68,7 +68,7 @@ describe('edits', () => {
     });
     expect(result.current.saving.state).toBe('saved');
     expect(result.current.idle()).toBe(true);
-    expect(result.current.made()).toEqual(['new']);
+    expect(result.current.made().made).toEqual(['new']);
   });
 
   it('that are refused are said, keep what is there, and can be made again', async () => {
@@ -82,7 +82,11 @@ describe('edits', () => {
       held[0]?.refuse(problem);
       expect(await edit).toBe(problem);
     });
-    expect(result.current.saving).toEqual({ state: 'failed', problem, again: rename('one') });
+    expect(result.current.saving).toEqual({
+      state: 'failed',
+      problem,
+      again: { edit: rename('one'), every: false },
+    });
     expect(result.current.view?.version).toBe(1);
     expect(problem.sameNode).toBe(true);
   });
@@ -90,7 +94,7 @@ describe('edits', () => {
   it('are made over another’s change when it is said so, and that counts as settled', async () => {
     const result = await bench();
     await act(async () => {
-      const kept = result.current.keep(rename('mine'));
+      const kept = result.current.keep({ edit: rename('mine'), every: false });
       await vi.waitFor(() => {
         expect(held).toHaveLength(1);
       });
@@ -134,7 +138,7 @@ it('undoes on what is there, and says when that fails', async () => {
   });
   expect(source.undo).toHaveBeenCalledWith(expect.objectContaining({ version: 1, drawing: 'd1' }));
   expect(result.current.view?.version).toBe(9);
-  expect(result.current.made()).toEqual(['back']);
+  expect(result.current.made().made).toEqual(['back']);
   await act(async () => {
     expect(await result.current.redo()).toBeInstanceOf(Problem);
   });

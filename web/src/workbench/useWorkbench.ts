@@ -10,10 +10,11 @@ import {
   type WorkbenchView,
 } from './source';
 
+/** What can be asked for again with an answer to what stood in its way. */
+export type Again = { edit: AskedEdit; every: boolean } | { turn: 'undo' | 'redo' };
+
 export type Saving =
-  | { state: 'saved' }
-  | { state: 'saving' }
-  | { state: 'failed'; problem: Problem; again?: AskedEdit };
+  { state: 'saved' } | { state: 'saving' } | { state: 'failed'; problem: Problem; again: Again };
 
 function asProblem(error: unknown): Problem {
   return error instanceof Problem ? error : new Problem(0, 'Not saved', String(error));
@@ -51,7 +52,7 @@ export function useWorkbench(source: Source) {
   const run = useCallback(
     (
       change: (now: WorkbenchView) => Promise<WorkbenchAnswer>,
-      again?: AskedEdit,
+      again: Again,
     ): Promise<Problem | undefined> => {
       waiting.current += 1;
       setSaving({ state: 'saving' });
@@ -60,7 +61,7 @@ export function useWorkbench(source: Source) {
         const answer = now && (await change(now).catch(asProblem));
         waiting.current -= 1;
         if (answer instanceof Problem) {
-          setSaving({ state: 'failed', problem: answer, ...(again ? { again } : {}) });
+          setSaving({ state: 'failed', problem: answer, again });
           return answer;
         }
         if (answer) setMeanwhile(put(answer).merged);
@@ -78,25 +79,44 @@ export function useWorkbench(source: Source) {
       run(
         ({ version, stamp, drawing }) =>
           source.edit({ version, stamp, drawing, over, every, edit: asked }),
-        asked,
+        { edit: asked, every },
       ),
     [run, source],
   );
-  const undo = useCallback(() => run(source.undo), [run, source]);
-  const redo = useCallback(() => run(source.redo), [run, source]);
+  const turn = useCallback(
+    (way: 'undo' | 'redo', own?: boolean) =>
+      run(
+        ({ version, drawing }) =>
+          source[way]({ version, drawing, ...(own === undefined ? {} : { own }) }),
+        { turn: way },
+      ),
+    [run, source],
+  );
+  const undo = useCallback(() => turn('undo'), [turn]);
+  const redo = useCallback(() => turn('redo'), [turn]);
   /** Takes what others saved; what was not kept is let go. */
   const reload = useCallback(async () => {
     await query.refetch();
     setSaving({ state: 'saved' });
     setSettled((times) => times + 1);
   }, [query]);
-  /** Makes an edit again, over what others changed in the same place. */
+  /** Asks again, over what others or the library changed in the same place. */
   const keep = useCallback(
-    async (body: AskedEdit) => {
-      const problem = await edit(body, { over: true });
+    async (again: Again) => {
+      const problem = await ('turn' in again
+        ? turn(again.turn, true)
+        : edit(again.edit, { over: true, every: again.every }));
       if (!problem) setSettled((times) => times + 1);
     },
-    [edit],
+    [edit, turn],
+  );
+  /** Lets go of what was asked for. */
+  const letGo = useCallback(
+    async (again: Again) => {
+      if ('turn' in again) await turn(again.turn, false);
+      else setSaving({ state: 'saved' });
+    },
+    [turn],
   );
   /** Holds back what others save until it is let go. */
   const hold = useCallback(() => {
@@ -121,10 +141,11 @@ export function useWorkbench(source: Source) {
     },
     [put],
   );
-  const made = useCallback(
-    () => queries.getQueryData<WorkbenchView>(source.key)?.made ?? [],
-    [queries, source],
-  );
+  /** What the last edit put down, and what could not come along with it. */
+  const made = useCallback(() => {
+    const { made = [], unfit = [] } = queries.getQueryData<WorkbenchView>(source.key) ?? {};
+    return { made, unfit };
+  }, [queries, source]);
   useEffect(() => askBeforeLeaving(() => waiting.current > 0), []);
   /** Whether everything that was asked for has been answered. */
   const idle = useCallback(() => waiting.current === 0, []);
@@ -145,6 +166,7 @@ export function useWorkbench(source: Source) {
     typing,
     reload,
     keep,
+    letGo,
     catchUp,
     replace,
     made,

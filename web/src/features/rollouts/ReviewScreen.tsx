@@ -8,7 +8,8 @@ import { Empty, Failed, Loading } from '../../ui/States';
 import { deviceOf, devices } from '../../workbench/devices';
 import { BeforeAfter } from './BeforeAfter';
 import { Decision } from './Decision';
-import { StatusGlyph, statusWords } from './status';
+import { SiteDecision } from './SiteDecision';
+import { openKeys, StatusGlyph, statusWords } from './status';
 
 type Placement = Schemas['RolloutPlacement'];
 type Plan = Schemas['Plan'];
@@ -83,8 +84,6 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
     setSearch(next, { replace: true });
   };
   const chosen = plan.sites.filter((site) => !left.includes(site.id));
-  const questions = (placements: readonly Placement[]) => placements.flatMap((p) => p.questions);
-  const open = questions(chosen.flatMap((s) => s.placements)).filter((q) => !decided[q.key]);
   const site = plan.sites.find((s) => inHand !== undefined && s.placements.includes(inHand));
   const decisions = Object.entries(decided).map(([key, settle]) => ({ key, settle }));
   const accepted = along.map((one) => {
@@ -95,7 +94,7 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
   const held = all.filter((p) => p.status === 'held').length;
   const waiting = chosen
     .flatMap((s) => s.placements)
-    .filter((p) => p.questions.some((q) => !decided[q.key])).length;
+    .filter((p) => openKeys(p, decided).length > 0).length;
 
   const apply = async () => {
     setBusy(true);
@@ -155,10 +154,7 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
                     }}
                     className="w-full grid grid-cols-[18px_1fr_auto] gap-2 items-center text-left py-2 pl-1.5 pr-1 border-b border-line/70 border-l-[3px] border-l-transparent hover:bg-paper aria-[current=true]:bg-sheet aria-[current=true]:border-l-ink aria-[current=true]:font-semibold"
                   >
-                    <StatusGlyph
-                      status={p.status}
-                      decided={p.questions.every((q) => decided[q.key])}
-                    />
+                    <StatusGlyph status={p.status} decided={openKeys(p, decided).length === 0} />
                     <span>
                       {p.pageTitle}
                       {p.pieceId !== plan.pieceId && (
@@ -211,6 +207,22 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
         )}
       </section>
       <aside aria-label="Decisions" className="border-l border-line overflow-y-auto p-4">
+        {site && site.questions.length > 0 && (
+          <section aria-label={`For all of ${site.name}`} className="mb-4">
+            <h2 className="text-[16px] mb-2">For all of {site.name}</h2>
+            {site.questions.map((question) => (
+              <SiteDecision
+                key={question.key}
+                question={question}
+                siteName={site.name}
+                settled={decided[question.key]}
+                onSettle={(settle) => {
+                  setDecided({ ...decided, [question.key]: settle });
+                }}
+              />
+            ))}
+          </section>
+        )}
         {inHand && (
           <Decisions
             placement={inHand}
@@ -267,7 +279,7 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
           </span>
         )}
         <span className="ml-auto flex items-center gap-4 whitespace-nowrap">
-          {open.length > 0 && (
+          {waiting > 0 && (
             <span className="text-brick">
               {count(waiting, 'placement waits', 'placements wait')} on{' '}
               {waiting === 1 ? 'its' : 'their'} revision until decided

@@ -2,6 +2,13 @@ import type { Schemas } from '../../api/client';
 
 type Placement = Schemas['RolloutPlacement'];
 
+/** The keys of what a placement waits for, also of what is asked once for its site. */
+export function openKeys(placement: Placement, decided: Record<string, string>): string[] {
+  return [...placement.questions.map((q) => q.key), ...placement.siteQuestions].filter(
+    (key) => !decided[key],
+  );
+}
+
 /** A placement's state as a small drawn sign: told by shape and word, not by colour alone. */
 export function StatusGlyph({ status, decided }: { status: string; decided: boolean }) {
   const shown = status === 'to_decide' && decided ? 'decided' : status;
@@ -35,10 +42,12 @@ export function StatusGlyph({ status, decided }: { status: string; decided: bool
 export function statusWords(placement: Placement, decided: Record<string, string>): string {
   switch (placement.status) {
     case 'to_decide': {
-      const open = placement.questions.filter((q) => !decided[q.key]);
+      const open = openKeys(placement, decided);
       const [only] = open;
-      if (!only) return 'decided';
-      return open.length === 1 ? only.label.toLowerCase() : `${open.length} to decide`;
+      if (only === undefined) return 'decided';
+      const here = placement.questions.find((q) => q.key === only);
+      if (open.length > 1) return `${open.length} to decide`;
+      return here ? here.label.toLowerCase() : 'for the site';
     }
     case 'stand': {
       const standing = placement.verdicts.filter((v) => v.verdict === 'stands').length;

@@ -92,6 +92,15 @@ final class Pages {
     return node(Kind.PAGE).withChildren(sections);
   }
 
+  /**
+   * @param nodes about how many it is to have
+   */
+  Node piece(int nodes) {
+    Node page = page(nodes);
+    return node(Kind.SECTION)
+        .withChildren(page.children().stream().flatMap(s -> s.children().stream()).toList());
+  }
+
   private Node section() {
     List<Node> columns = new ArrayList<>();
     for (int i = 0; i < 3; i++) {

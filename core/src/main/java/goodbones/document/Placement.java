@@ -1,10 +1,12 @@
 package goodbones.document;
 
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
@@ -115,6 +117,20 @@ public record Placement(
     TreeMap<LocalKey, Integer> since = new TreeMap<>();
     dormantSince.forEach((key, made) -> since.put(key.readdressed(address), made));
     return withChanges(moved).withOrder(orders).withDormantSince(since);
+  }
+
+  /**
+   * Its changes and orders as seen from outside a placement or an item; what is inserted keeps its
+   * ids and is inserted from outside then.
+   */
+  public Placement within(NodeId member) {
+    Set<NodeId> inserted = new HashSet<>();
+    for (LocalValue value : changes.values()) {
+      if (value instanceof LocalValue.PlacedUnder placed) {
+        placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
+      }
+    }
+    return readdressed(id -> inserted.contains(id.outer()) ? id : id.within(member));
   }
 
   /** The revision that a change was made on, or to which it was rebased. */

@@ -1,10 +1,13 @@
 package goodbones.library;
 
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * The one revision of each piece that a site shows.
@@ -60,6 +63,11 @@ public record Adopted(Map<String, Integer> revisions, SiteFillings fillings) imp
     Map<String, Integer> all = new HashMap<>(revisions);
     all.putAll(others);
     return new Adopted(all, fillings);
+  }
+
+  /** The same with some slots of the whole site filled otherwise. */
+  public Adopted filled(Map<LocalKey, Optional<FieldValue>> changes) {
+    return changes.isEmpty() ? this : new Adopted(revisions, fillings.with(changes));
   }
 
   /**

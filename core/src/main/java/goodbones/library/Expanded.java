@@ -99,6 +99,11 @@ public final class Expanded {
     return origins;
   }
 
+  /** Whether it has fields that are filled once for the whole site. */
+  public boolean mayFillSite() {
+    return !index().siteSlots().isEmpty();
+  }
+
   /** How many placements stand in each other here at most; 0 where there are none. */
   public int depth() {
     return depth;

@@ -140,8 +140,8 @@ final class Expansion {
     Expansion inserts = inserts(chosen);
     Placement expanded = Placements.withInserts(layer, inserts::expand);
     Map<NodeId, Set<LocalKey>> changed = changed(layer);
-    Node shown = Overlay.show(piece.root(), expanded);
     RevisionIndex index = piece.index();
+    Node shown = Overlay.show(index, expanded);
     Map<NodeId, Origin> from = new HashMap<>();
     shown.walk(
         each -> {
@@ -202,7 +202,7 @@ final class Expansion {
     Placement layer = Placements.withInserts(variant.layer(), inserts::expand);
     RevisionIndex beneath = new RevisionIndex(root);
     Map<NodeId, Set<LocalKey>> changed = changed(variant.layer());
-    Node shown = Overlay.show(root, layer);
+    Node shown = Overlay.show(beneath, layer);
     shown.walk(
         each -> {
           Set<LocalKey> keys = changed.getOrDefault(each.id(), Set.of());

@@ -82,7 +82,7 @@ final class ItemEdits {
     own.add(item.id());
     List<Edit> edits = new ArrayList<>(List.of(set(list, ids, own)));
     NodeId path = list.inner().beside(item.id());
-    Placement said = item.placement().orElseThrow().readdressed(id -> id.within(path));
+    Placement said = item.placement().orElseThrow().within(path);
     said.changes()
         .forEach(
             (key, value) -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.of(value))));

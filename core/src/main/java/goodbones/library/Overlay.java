@@ -9,12 +9,10 @@ import goodbones.document.Placement;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 
 /**
  * Lays the local changes of a placement on a revision.
@@ -30,100 +28,70 @@ import java.util.TreeMap;
  * <p>The result depends only on the set of changes. The revision is not modified.
  */
 public final class Overlay {
-  private final Node revision;
+  private final RevisionIndex revision;
   private final Placement placement;
-  private final Map<NodeId, Node> nodes = new HashMap<>();
+  private final Standing standing;
   private final Set<NodeId> removed = new HashSet<>();
-  private final Map<NodeId, NodeId> placedUnder = new TreeMap<>();
+  private final Map<NodeId, List<NodeId>> placed = new HashMap<>();
   private final Set<NodeId> inLoop;
+  private final Set<NodeId> touched = new HashSet<>();
   private final Set<NodeId> built = new HashSet<>();
 
-  private Overlay(Node revision, Placement placement) {
+  private Overlay(RevisionIndex revision, Placement placement) {
     this.revision = revision;
     this.placement = placement;
-    revision.walk(node -> nodes.put(node.id(), node));
-    Map<NodeId, Node> inserts = new HashMap<>();
-    placement
-        .changes()
+    this.standing = new Standing(revision, placement);
+    this.inLoop = standing.loops();
+    standing
+        .placedUnder()
         .forEach(
-            (key, value) -> {
-              if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {
-                placed.inserted().get().walk(node -> inserts.putIfAbsent(node.id(), node));
+            (child, parent) -> {
+              if (!inLoop.contains(child)) {
+                placed.computeIfAbsent(parent, p -> new ArrayList<>()).add(child);
+                touch(parent);
               }
             });
-    inserts.forEach(nodes::putIfAbsent);
-    placement.changes().forEach(this::readStructure);
-    this.inLoop = loops();
+    placement.changes().forEach(this::read);
   }
 
-  /** The revision's tree as this placement shows it. */
-  public static Node show(Node revision, Placement placement) {
-    if (placement.changes().isEmpty()) {
-      return revision;
-    }
-    Overlay overlay = new Overlay(revision, placement);
-    return overlay.build(overlay.revision);
-  }
-
-  /**
-   * The nodes that local moves and the revision together make their own ancestors; such moves have
-   * no effect on what is shown.
-   *
-   * @return the looping nodes, or an empty set
-   */
-  public static Set<NodeId> loops(Node revision, Placement placement) {
-    return new Overlay(revision, placement).inLoop;
-  }
-
-  /**
-   * The parent of every node as this placement shows it, removed subtrees included.
-   *
-   * @return child to parent, without the root
-   */
-  public static Map<NodeId, NodeId> parents(Node revision, Placement placement) {
-    Overlay overlay = new Overlay(revision, placement);
-    return overlay.effectiveParents();
-  }
-
-  private void readStructure(LocalKey key, LocalValue value) {
-    if (value instanceof LocalValue.IsRemoved && !key.node().equals(revision.id())) {
+  private void read(LocalKey key, LocalValue value) {
+    if (value instanceof LocalValue.IsRemoved && !key.node().equals(revision.root().id())) {
       removed.add(key.node());
-    } else if (value instanceof LocalValue.PlacedUnder placed
-        && nodes.containsKey(placed.parent())
-        && nodes.containsKey(key.node())) {
-      placedUnder.put(key.node(), placed.parent());
+    }
+    touch(key.node());
+    if (value instanceof LocalValue.PlacedUnder under) {
+      // An insert may bring something along that is there already.
+      under.inserted().ifPresent(tree -> tree.walk(node -> touch(node.id())));
     }
   }
 
-  private Map<NodeId, NodeId> effectiveParents() {
-    Map<NodeId, NodeId> parents = new HashMap<>();
-    nodes.values().forEach(node -> node.children().forEach(c -> parents.put(c.id(), node.id())));
-    parents.putAll(placedUnder);
-    return parents;
+  /** What stands around something that changes is built anew. */
+  private void touch(NodeId id) {
+    Optional<NodeId> at = Optional.of(id);
+    while (at.isPresent() && touched.add(at.get())) {
+      at = revision.parent(at.get());
+    }
   }
 
-  private Set<NodeId> loops() {
-    Map<NodeId, NodeId> parents = effectiveParents();
-    Set<NodeId> looping = new HashSet<>();
-    for (NodeId start : placedUnder.keySet()) {
-      Set<NodeId> path = new LinkedHashSet<>();
-      NodeId at = start;
-      while (at != null && path.add(at)) {
-        at = parents.get(at);
-      }
-      if (start.equals(at)) {
-        looping.addAll(path);
-      }
-    }
-    return looping;
+  /**
+   * The revision's tree as this placement shows it. Subtrees that nothing is said about stay the
+   * same objects.
+   */
+  public static Node show(RevisionIndex revision, Placement placement) {
+    return placement.changes().isEmpty()
+        ? revision.root()
+        : new Overlay(revision, placement).build(revision.root());
   }
 
   private boolean isMovedAway(NodeId id) {
-    return placedUnder.containsKey(id) && !inLoop.contains(id);
+    return standing.placedUnder().containsKey(id) && !inLoop.contains(id);
   }
 
   /** Every id is shown once, also where an insert brings one along that is there already. */
   private Node build(Node node) {
+    if (revision.has(node.id()) && !touched.contains(node.id())) {
+      return node;
+    }
     built.add(node.id());
     Node valued = values(node);
     List<Node> children = children(node);
@@ -137,22 +105,20 @@ public final class Overlay {
         ids.add(child.id());
       }
     }
-    List<NodeId> wanted = new ArrayList<>(placement.order().getOrDefault(parent.id(), List.of()));
-    List<NodeId> placed =
-        placedUnder.entrySet().stream()
-            .filter(e -> e.getValue().equals(parent.id()) && isMovedAway(e.getKey()))
-            .map(Map.Entry::getKey)
-            .toList();
-    placed.stream().filter(id -> !wanted.contains(id)).forEach(wanted::add);
+    List<NodeId> here = placed.getOrDefault(parent.id(), List.of());
+    List<NodeId> wanted =
+        new ArrayList<>(
+            here.isEmpty() ? List.of() : placement.order().getOrDefault(parent.id(), List.of()));
+    here.stream().filter(id -> !wanted.contains(id)).forEach(wanted::add);
     for (int i = 0; i < wanted.size(); i++) {
-      if (placed.contains(wanted.get(i))) {
+      if (here.contains(wanted.get(i))) {
         ids.add(positionAfterPredecessor(wanted, i, ids), wanted.get(i));
       }
     }
     List<Node> shown = new ArrayList<>();
     for (NodeId id : ids) {
       if (!removed.contains(id) && !built.contains(id)) {
-        shown.add(build(Objects.requireNonNull(nodes.get(id))));
+        shown.add(build(standing.node(id).orElseThrow()));
       }
     }
     return shown;

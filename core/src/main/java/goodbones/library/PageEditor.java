@@ -4,7 +4,6 @@ import goodbones.document.Catalogue;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.Editor;
-import goodbones.document.Fault;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
@@ -27,6 +26,7 @@ public final class PageEditor {
   private final Library library;
   private final Settler settler;
   private final Fillings fillings;
+  private final boolean pagesOwn;
 
   public PageEditor(Showing showing, Library library, Settler settler) {
     this(showing, library, settler, new Fillings());
@@ -38,10 +38,21 @@ public final class PageEditor {
    * @param fillings those of the page that is edited
    */
   public PageEditor(Showing showing, Library library, Settler settler, Fillings fillings) {
+    this(showing, library, settler, fillings, false);
+  }
+
+  private PageEditor(
+      Showing showing, Library library, Settler settler, Fillings fillings, boolean pagesOwn) {
     this.showing = showing;
     this.library = library;
     this.settler = settler;
     this.fillings = fillings;
+    this.pagesOwn = pagesOwn;
+  }
+
+  /** The same, but where it would ask first, the page's own holds. */
+  public PageEditor withPagesOwn() {
+    return new PageEditor(showing, library, settler, fillings, true);
   }
 
   public Shown shown(Node page) {
@@ -53,6 +64,7 @@ public final class PageEditor {
    *
    * @return the page as it is to be stored, and the inverse, which is aimed at what is stored
    * @throws Refused if the edit makes no sense; the page given in is untouched
+   * @throws AsksFirst if something would be seen again that the library changed too since
    */
   public Edited apply(Node page, Edit edit) {
     Run run = new Run(page);
@@ -196,7 +208,7 @@ public final class PageEditor {
     if (placement.settled() == 0 || placement.settled() == shown) {
       return placement.withSettled(shown);
     }
-    Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown);
+    Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown, false);
     return after.pin().isPresent() ? after : after.withPin(placement.pin());
   }
 
@@ -219,16 +231,12 @@ public final class PageEditor {
     if (placement.dormantSince().isEmpty()) {
       return placement;
     }
-    Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown);
+    Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown, pagesOwn);
     if (after.pin().isPresent()) {
-      throw new Refused(
-          List.of(
-              new Fault(
-                  id,
-                  Kind.PLACEMENT.title(),
-                  "What would be seen again was changed here on an earlier revision of the piece,"
-                      + " and the library changed or removed the same since; nothing was"
-                      + " changed")));
+      throw new AsksFirst(
+          id,
+          "What would be seen again was changed here on an earlier revision of the piece, and the"
+              + " library changed or removed the same since. Nothing was changed yet");
     }
     return after.withPin(placement.pin());
   }
@@ -238,6 +246,7 @@ public final class PageEditor {
    *
    * @param asked aimed at what was stored
    * @throws Refused if its target is gone since, for example because another revision is shown now
+   * @throws AsksFirst if the library changed the same since
    */
   public Edited reapply(Node page, Edit asked) {
     Edit edit = relocated(page, asked);
@@ -314,9 +323,13 @@ public final class PageEditor {
                     && placed.inserted().flatMap(tree -> tree.find(id)).isPresent());
   }
 
-  /** A change brought back must still be one that the library did not make otherwise since. */
+  /**
+   * A change brought back must still be one that the library did not make otherwise since, unless
+   * the page has its own in that place already.
+   */
   private void requireUntouched(Node node, Placement placement, Edit.SetLocal local, int shown) {
-    if (local.settled() == 0 || local.settled() == shown) {
+    boolean standsAlready = placement.changes().containsKey(local.key());
+    if (pagesOwn || standsAlready || local.settled() == 0 || local.settled() == shown) {
       return;
     }
     LocalKey key =
@@ -325,14 +338,14 @@ public final class PageEditor {
         Placement.of(placement.pieceId())
             .withSettled(local.settled())
             .withChange(key, local.value());
-    if (settler.settle(node.id(), alone, shown).pin().isPresent()) {
-      throw Refused.at(
-          node,
+    if (settler.settle(node.id(), alone, shown, false).pin().isPresent()) {
+      throw new AsksFirst(
+          node.id(),
           "This was made on revision "
               + local.settled()
               + " of the piece, and revision "
               + shown
-              + " changed the same; set it anew where you want it. Nothing was changed");
+              + " changed the same. Nothing was changed yet");
     }
   }
 }

@@ -6,6 +6,7 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -15,6 +16,8 @@ public final class RevisionIndex {
   private final Node root;
   private final Map<NodeId, Node> nodes = new HashMap<>();
   private final Map<NodeId, NodeId> parents = new HashMap<>();
+  private final Set<LocalKey> slots = new LinkedHashSet<>();
+  private final Set<LocalKey> siteSlots = new LinkedHashSet<>();
 
   public RevisionIndex(Node root) {
     this.root = root;
@@ -22,6 +25,8 @@ public final class RevisionIndex {
         node -> {
           nodes.put(node.id(), node);
           node.children().forEach(child -> parents.put(child.id(), node.id()));
+          node.slots().forEach(field -> slots.add(key(node, field)));
+          node.options().siteSlots().forEach(field -> siteSlots.add(key(node, field)));
         });
   }
 
@@ -41,25 +46,28 @@ public final class RevisionIndex {
     return Optional.ofNullable(parents.get(id));
   }
 
-  public Iterable<Node> nodes() {
-    return nodes.values();
+  private static LocalKey key(Node node, String field) {
+    return new LocalKey(node.id(), Aspect.content(field));
+  }
+
+  /** The fields that each placement fills for itself, in the order of the tree. */
+  public Set<LocalKey> slots() {
+    return slots;
+  }
+
+  /** The fields that are filled once for the whole site, in the order of the tree. */
+  public Set<LocalKey> siteSlots() {
+    return siteSlots;
   }
 
   /** Says whether a content field is a slot here; false if the node is not in the revision. */
   public boolean isSlot(LocalKey key) {
-    return key.aspect() instanceof Aspect.Content content
-        && node(key.node()).map(node -> node.slots().contains(content.field())).orElse(false);
+    return slots.contains(key);
   }
 
   /** Says whether a content field is filled once for the whole site here. */
   public boolean isSiteSlot(LocalKey key) {
-    return key.aspect() instanceof Aspect.Content content
-        && siteSlots(key.node()).contains(content.field());
-  }
-
-  /** The fields of a node that are filled once for the whole site; none if it is not here. */
-  public Set<String> siteSlots(NodeId id) {
-    return node(id).<Set<String>>map(node -> node.options().siteSlots()).orElse(Set.of());
+    return siteSlots.contains(key);
   }
 
   /**

@@ -44,6 +44,15 @@ public record SiteFillings(SortedMap<LocalKey, FieldValue> filled) {
     return new SiteFillings(all);
   }
 
+  /** What has to be filled otherwise, so that it becomes another one. */
+  public SortedMap<LocalKey, Optional<FieldValue>> changedTo(SiteFillings other) {
+    TreeMap<LocalKey, Optional<FieldValue>> changes = new TreeMap<>();
+    filled.keySet().forEach(key -> changes.put(key, Optional.empty()));
+    other.filled.forEach((key, value) -> changes.put(key, Optional.of(value)));
+    filled.forEach((key, value) -> changes.remove(key, Optional.of(value)));
+    return changes;
+  }
+
   /**
    * A node with its slots of the whole site filled.
    *

@@ -7,11 +7,9 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
-import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
-import java.util.HashMap;
+import goodbones.library.Standing;
 import java.util.LinkedHashSet;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -28,49 +26,42 @@ import java.util.function.Function;
 final class LoopBreaking {
   private final RevisionIndex revision;
   private final Placement placement;
-  private final Map<NodeId, NodeId> parentsBefore;
-  private final Map<NodeId, Node> inserted = new HashMap<>();
+  private final Standing before;
   private final SortedMap<LocalKey, LocalValue> changes;
 
-  private LoopBreaking(
-      RevisionIndex revision, Placement placement, Map<NodeId, NodeId> parentsBefore) {
+  private LoopBreaking(RevisionIndex revision, Placement placement, Standing before) {
     this.revision = revision;
     this.placement = placement;
-    this.parentsBefore = parentsBefore;
+    this.before = before;
     this.changes = new TreeMap<>(placement.changes());
-    for (LocalValue value : changes.values()) {
-      if (value instanceof LocalValue.PlacedUnder placed) {
-        placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.put(node.id(), node)));
-      }
-    }
   }
 
   /**
    * @param revision the newer revision
    * @param placement with the changes that hold
-   * @param parentsBefore child to parent as it was shown before
+   * @param before where everything stood before
    * @return its changes, with further ones that break the loops; a loop that nothing can break,
    *     because no place can hold any of its nodes, stays
    */
   static SortedMap<LocalKey, LocalValue> of(
-      RevisionIndex revision, Placement placement, Map<NodeId, NodeId> parentsBefore) {
-    return new LoopBreaking(revision, placement, parentsBefore).run();
+      RevisionIndex revision, Placement placement, Standing before) {
+    return new LoopBreaking(revision, placement, before).run();
   }
 
   private SortedMap<LocalKey, LocalValue> run() {
     boolean broken = true;
     while (broken) {
       broken = false;
-      Set<NodeId> looping =
-          new TreeSet<>(Overlay.loops(revision.root(), placement.withChanges(changes)));
+      Standing now = now();
+      Set<NodeId> looping = new TreeSet<>(now.loops());
       for (NodeId id : looping) {
         LocalKey key = new LocalKey(id, Aspect.PLACED);
         boolean movedByLibrary =
-            !changes.containsKey(key)
-                && !Optional.ofNullable(parentsBefore.get(id)).equals(revision.parent(id));
-        Optional<NodeId> home = movedByLibrary ? home(id, looping) : Optional.empty();
+            !changes.containsKey(key) && !before.parent(id).equals(revision.parent(id));
+        Optional<NodeId> home = movedByLibrary ? home(id, looping, now) : Optional.empty();
         if (home.isPresent()) {
           changes.put(key, new LocalValue.PlacedUnder(home.get(), Optional.empty()));
+          now = now();
           broken = true;
         }
       }
@@ -78,14 +69,19 @@ final class LoopBreaking {
     return changes;
   }
 
-  private Optional<NodeId> home(NodeId id, Set<NodeId> looping) {
+  private Standing now() {
+    return new Standing(revision, placement.withChanges(changes));
+  }
+
+  private Optional<NodeId> home(NodeId id, Set<NodeId> looping, Standing now) {
     Set<NodeId> candidates = new LinkedHashSet<>();
-    climb(id, at -> Optional.ofNullable(parentsBefore.get(at)), candidates);
+    climb(id, before::parent, candidates);
     for (NodeId at : looping) {
       climb(at, revision::parent, candidates);
     }
     return candidates.stream()
-        .filter(at -> !looping.contains(at) && mayHold(at, id) && !isBelow(at, looping))
+        .filter(at -> !looping.contains(at) && mayHold(now, at, id))
+        .filter(at -> now.upwards(at).stream().noneMatch(looping::contains))
         .findFirst();
   }
 
@@ -97,23 +93,11 @@ final class LoopBreaking {
     }
   }
 
-  private boolean mayHold(NodeId parent, NodeId child) {
-    Optional<Node> holds = node(parent);
-    Optional<Node> held = node(child);
+  private static boolean mayHold(Standing now, NodeId parent, NodeId child) {
+    Optional<Node> holds = now.node(parent);
+    Optional<Node> held = now.node(child);
     return holds.isPresent()
         && held.isPresent()
         && Catalogue.mayHold(holds.get().kind(), held.get().standsAs());
-  }
-
-  private Optional<Node> node(NodeId id) {
-    return revision.node(id).or(() -> Optional.ofNullable(inserted.get(id)));
-  }
-
-  /** Whether a place hangs on the loop itself. */
-  private boolean isBelow(NodeId id, Set<NodeId> looping) {
-    Map<NodeId, NodeId> parents = Overlay.parents(revision.root(), placement.withChanges(changes));
-    Set<NodeId> above = new LinkedHashSet<>();
-    climb(id, at -> Optional.ofNullable(parents.get(at)), above);
-    return above.stream().anyMatch(looping::contains);
   }
 }

@@ -3,6 +3,7 @@ package goodbones.propagation;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,8 @@ import java.util.Optional;
  *
  * @param from the revision shown now
  * @param rebased verdicts and questions; empty for a placement that is held
+ * @param atSite the questions that are asked once for the site, and how that settles them; empty
+ *     inside as long as they are open
  * @param changes what would look different, with every question settled for the page
  */
 public record PlacementPlan(
@@ -23,8 +26,10 @@ public record PlacementPlan(
     int to,
     Status status,
     Optional<Rebased> rebased,
+    Map<String, Optional<Settlement>> atSite,
     List<NodeChange> changes) {
   public PlacementPlan {
+    atSite = Map.copyOf(atSite);
     changes = List.copyOf(changes);
   }
 
@@ -39,14 +44,27 @@ public record PlacementPlan(
     NOTHING_TO_SEE
   }
 
+  /** What is asked here, without what is asked once for the site. */
   public List<Question> questions() {
-    return rebased.map(Rebased::allQuestions).orElse(List.of());
+    return rebased.stream()
+        .flatMap(r -> r.allQuestions().stream())
+        .filter(question -> !atSite.containsKey(question.id()))
+        .toList();
+  }
+
+  /** Whether a question that is asked once for the site is about this placement too. */
+  public boolean isAskedBy(SiteQuestion question) {
+    SiteQuestion.Place place = new SiteQuestion.Place(pageId, placementId);
+    return !atSite.isEmpty()
+        && question.choices().stream().anyMatch(choice -> choice.places().contains(place));
   }
 
   /** The placement as it stands after the rollout is applied with these decisions. */
   public Placement after(Map<String, Settlement> decisions) {
+    Map<String, Settlement> all = new HashMap<>(decisions);
+    atSite.forEach((id, settled) -> settled.ifPresent(s -> all.put(id, s)));
     return rebased
-        .map(r -> r.settled(decisions))
+        .map(r -> r.settled(all))
         .orElseGet(() -> placement.withPin(Optional.of(new Pin(from, Pin.Reason.HELD))));
   }
 }

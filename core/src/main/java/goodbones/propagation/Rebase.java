@@ -14,6 +14,7 @@ import goodbones.library.Overlay;
 import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
+import goodbones.library.Standing;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -286,7 +287,7 @@ public final class Rebase {
     Set<NodeId> climbed = new HashSet<>();
     NodeId at = id;
     while (at != null && !last.has(at) && inserted.contains(at) && climbed.add(at)) {
-      at = before.parents().get(at);
+      at = before.standing().parent(at).orElse(null);
     }
     return at != null && last.has(at);
   }
@@ -306,23 +307,25 @@ public final class Rebase {
         .keySet()
         .removeIf(
             key -> verdicts.get(key) == Verdict.GONE || verdicts.get(key) == Verdict.ABSORBED);
-    Set<NodeId> looping = Overlay.loops(last.root(), placement.withChanges(standing));
+    Placement held = placement.withChanges(standing);
+    Set<NodeId> looping = new Standing(last, held).loops();
+    if (looping.isEmpty()) {
+      return;
+    }
     List<LocalKey> keys =
         standing.keySet().stream()
             .filter(key -> key.aspect() instanceof Aspect.Placed && looping.contains(key.node()))
             .toList();
-    Placement held = placement.withChanges(standing);
-    boolean canStay =
-        Overlay.loops(last.root(), held.withChanges(LoopBreaking.of(last, held, before.parents())))
-            .isEmpty();
+    Placement broken = held.withChanges(LoopBreaking.of(last, held, before.standing()));
+    boolean canStay = new Standing(last, broken).loops().isEmpty();
     shape(keys, LOOP, canStay ? Set.of(Settlement.STAY, Settlement.TAKE) : Set.of(Settlement.TAKE));
   }
 
   private void checkRemovals() {
     for (LocalKey key : List.copyOf(verdicts.keySet())) {
       if (hides(key) && verdicts.get(key) == Verdict.STANDS) {
-        Set<NodeId> inside = before.below(key.node());
-        Set<NodeId> now = after.below(key.node());
+        Set<NodeId> inside = before.standing().below(key.node());
+        Set<NodeId> now = after.standing().below(key.node());
         Set<NodeId> changed = new TreeSet<>(inside);
         changed.addAll(now);
         changed.removeIf(id -> inside.contains(id) == now.contains(id));
@@ -376,19 +379,24 @@ public final class Rebase {
   private void checkCatalogue() {
     SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
     standing.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
-    Node shown = Overlay.show(last.root(), placement.withChanges(standing));
-    Catalogue.faults(Members.withoutMembers(shown))
+    Map<NodeId, List<LocalKey>> moved = new HashMap<>();
+    standing.forEach(
+        (key, value) -> {
+          if (value instanceof LocalValue.PlacedUnder placed) {
+            for (NodeId node : Set.of(placed.parent(), key.node())) {
+              moved.computeIfAbsent(node, n -> new ArrayList<>()).add(key);
+            }
+          }
+        });
+    if (moved.isEmpty()) {
+      return;
+    }
+    Node shown = Overlay.show(last, placement.withChanges(standing));
+    Catalogue.faultsAt(Members.withoutMembers(shown), moved.keySet())
         .forEach(
             fault ->
                 shape(
-                    standing.entrySet().stream()
-                        .filter(
-                            e ->
-                                e.getValue() instanceof LocalValue.PlacedUnder placed
-                                    && (placed.parent().equals(fault.node())
-                                        || e.getKey().node().equals(fault.node())))
-                        .map(Map.Entry::getKey)
-                        .toList(),
+                    moved.getOrDefault(fault.node(), List.of()),
                     "full " + fault.node(),
                     Set.of(Settlement.TAKE)));
   }
@@ -464,11 +472,11 @@ public final class Rebase {
       gone = placed.parent();
     }
     Set<NodeId> climbed = new HashSet<>();
-    Map<NodeId, NodeId> parentsBefore = before(key).parents();
-    NodeId parent = parentsBefore.get(gone);
-    while (parent != null && climbed.add(gone) && !isThere(parent)) {
-      gone = parent;
-      parent = parentsBefore.get(gone);
+    Standing stood = before(key).standing();
+    Optional<NodeId> parent = stood.parent(gone);
+    while (parent.isPresent() && climbed.add(gone) && !isThere(parent.get())) {
+      gone = parent.get();
+      parent = stood.parent(gone);
     }
     return gone;
   }

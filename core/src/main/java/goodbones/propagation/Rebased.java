@@ -49,6 +49,16 @@ public record Rebased(
     return List.copyOf(all.values());
   }
 
+  /** Every question answered with the page's own, as far as that can hold. */
+  Map<String, Settlement> pagesOwn() {
+    Map<String, Settlement> answers = new LinkedHashMap<>();
+    for (Question question : allQuestions()) {
+      boolean canStay = question.choices().contains(Settlement.STAY);
+      answers.put(question.id(), canStay ? Settlement.STAY : Settlement.TAKE);
+    }
+    return answers;
+  }
+
   /** The outcome under the answers that change what is seen. */
   private Rebased under(Map<String, Settlement> decisions) {
     for (Map.Entry<String, Map<Settlement, Rebased>> alternative : alternatives.entrySet()) {

@@ -24,8 +24,9 @@ public final class Rebasing implements Settler {
   }
 
   @Override
-  public Placement settle(NodeId id, Placement placement, int shown) {
-    return rebased(id, placement, shown).settled(Map.of());
+  public Placement settle(NodeId id, Placement placement, int shown, boolean pagesOwn) {
+    Rebased rebased = rebased(id, placement, shown);
+    return rebased.settled(pagesOwn ? rebased.pagesOwn() : Map.of());
   }
 
   @Override

@@ -1,9 +1,12 @@
 package goodbones.propagation;
 
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -13,14 +16,26 @@ import java.util.TreeMap;
  * @param revision its revision
  * @param adopted the sites' adopted revisions
  * @param written the placements that were written; one that simply follows is not among them
+ * @param filled the slots of the whole site that were filled
  */
 public record Rollout(
-    String pieceId, int revision, List<AdoptedStep> adopted, List<WrittenStep> written) {
+    String pieceId,
+    int revision,
+    List<AdoptedStep> adopted,
+    List<WrittenStep> written,
+    List<FilledStep> filled) {
+  public Rollout(
+      String pieceId, int revision, List<AdoptedStep> adopted, List<WrittenStep> written) {
+    this(pieceId, revision, adopted, written, List.of());
+  }
+
   public Rollout {
     String carried = pieceId;
     adopted =
         adopted.stream().map(step -> step.pieceId() == null ? step.of(carried) : step).toList();
     written = List.copyOf(written);
+    // Records from before have none.
+    filled = filled == null ? List.of() : List.copyOf(filled);
   }
 
   /**
@@ -47,6 +62,19 @@ public record Rollout(
    */
   public record WrittenStep(
       String siteId, String pageId, NodeId placementId, Placement before, Placement after) {}
+
+  /**
+   * A slot of the whole site, before and after.
+   *
+   * @param slot what it goes by at the site
+   */
+  public record FilledStep(
+      String siteId, LocalKey slot, Optional<FieldValue> before, Optional<FieldValue> after) {}
+
+  /** The slots of a site that it filled. */
+  public List<FilledStep> filled(String siteId) {
+    return filled.stream().filter(step -> step.siteId().equals(siteId)).toList();
+  }
 
   /** The sites that it reached. */
   public List<String> siteIds() {

@@ -13,6 +13,7 @@ import goodbones.library.Lifting;
 import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
+import goodbones.library.Standing;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -119,7 +120,7 @@ final class Settling {
     }
     // Several answers together can make a loop that none of them makes alone.
     SortedMap<LocalKey, LocalValue> settled =
-        LoopBreaking.of(last, placement.withChanges(changes), before.apply(ANY).parents());
+        LoopBreaking.of(last, placement.withChanges(changes), before.apply(ANY).standing());
     return placement
         .withChanges(settled)
         .withOrder(order)
@@ -163,7 +164,8 @@ final class Settling {
           boolean item =
               then.revision().node(top).map(node -> node.kind() == Kind.ITEM).orElse(false);
           Optional<NodeId> list =
-              Optional.ofNullable(then.parents().get(top))
+              then.standing()
+                  .parent(top)
                   .filter(id -> item && last.node(id).map(Node::isList).orElse(false));
           if (list.isEmpty() || !itemAsOwn(list.get(), top, then, keys, changes, order)) {
             keepAsOwn(top, then, keys, changes, order);
@@ -229,7 +231,7 @@ final class Settling {
     if (said.isPresent()) {
       Placement like = said.get();
       keys.forEach(changes::remove);
-      Placement there = like.readdressed(id -> id.within(path));
+      Placement there = like.within(path);
       changes.putAll(there.changes());
       order.putAll(there.order());
       LocalValue.ItemsAre now =
@@ -266,7 +268,7 @@ final class Settling {
       List<LocalKey> keys,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
-    NodeId home = survivor(top, then.parents());
+    NodeId home = survivor(top, then.standing());
     Optional<Node> shown = then.shown().find(top);
     Set<NodeId> copied = new HashSet<>();
     Optional<Node> left =
@@ -299,16 +301,12 @@ final class Settling {
     }
   }
 
-  private NodeId survivor(NodeId gone, Map<NodeId, NodeId> parentsBefore) {
-    Set<NodeId> climbed = new HashSet<>();
-    NodeId at = parentsBefore.get(gone);
-    while (at != null && climbed.add(at)) {
-      if (isThere.test(at) && !isMember(at)) {
-        return at;
-      }
-      at = parentsBefore.get(at);
-    }
-    return last.root().id();
+  private NodeId survivor(NodeId gone, Standing stood) {
+    return stood.upwards(gone).stream()
+        .skip(1)
+        .filter(at -> isThere.test(at) && !isMember(at))
+        .findFirst()
+        .orElseGet(() -> last.root().id());
   }
 
   private boolean isMember(NodeId id) {

@@ -3,7 +3,6 @@ package goodbones.propagation;
 import goodbones.document.Aspect;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
-import goodbones.document.Node;
 import goodbones.document.Placement;
 import goodbones.library.RevisionIndex;
 import goodbones.library.SiteFillings;
@@ -56,19 +55,15 @@ final class Slots {
    */
   SortedMap<LocalKey, LocalValue> written(Placement placement) {
     SortedMap<LocalKey, LocalValue> written = new TreeMap<>();
-    for (Node node : last.nodes()) {
-      for (String field : node.slots()) {
-        LocalKey key = new LocalKey(node.id(), Aspect.content(field));
-        way.fixedBefore(key)
-            .flatMap(fixed -> fixed.value(key))
-            .filter(value -> !value.equals(new LocalValue.ContentIs(Optional.empty())))
-            .ifPresent(value -> written.put(key, value));
-      }
-      for (String field : way.first().siteSlots(node.id())) {
-        LocalKey key = new LocalKey(node.id(), Aspect.content(field));
-        if (!last.isSiteSlot(key)) {
-          filled(key).ifPresent(value -> written.put(key, value));
-        }
+    for (LocalKey key : way.newSlots()) {
+      way.fixedBefore(key)
+          .flatMap(fixed -> fixed.value(key))
+          .filter(value -> !value.equals(new LocalValue.ContentIs(Optional.empty())))
+          .ifPresent(value -> written.put(key, value));
+    }
+    for (LocalKey key : way.first().siteSlots()) {
+      if (!last.isSiteSlot(key) && last.has(key.node())) {
+        filled(key).ifPresent(value -> written.put(key, value));
       }
     }
     written.keySet().removeAll(placement.changes().keySet());

@@ -1,12 +1,18 @@
 package goodbones.propagation;
 
+import goodbones.document.Aspect;
+import goodbones.document.FieldValue;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
+import goodbones.library.Adopted;
 import goodbones.library.Library;
+import goodbones.library.Picks;
 import goodbones.library.Placements;
+import goodbones.library.RevisionIndex;
+import goodbones.library.SiteFillings;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -80,7 +86,8 @@ public final class TakeBack {
   }
 
   /**
-   * @return a step for every placement of a piece that the rollout carried to the site
+   * @return a step for every placement of a piece that the rollout carried to the site, but for
+   *     those that were held since
    */
   public List<Step> plan(SiteNow site) {
     Map<NodeId, Rollout.WrittenStep> written = new HashMap<>();
@@ -91,22 +98,67 @@ public final class TakeBack {
       Placements.of(page.root())
           .forEach(
               (path, placement) -> {
-                if (carried.contains(placement.pieceId())) {
-                  steps.add(step(site, page.pageId(), path, placement, written.get(path)));
+                Rollout.WrittenStep step = written.get(path);
+                if (carried.contains(placement.pieceId()) && !isHeldSince(placement, step)) {
+                  steps.add(step(site, page.pageId(), path, placement, step));
                 }
               });
     }
     return steps;
   }
 
+  /** What was held since goes on showing what it shows, with what it says there. */
+  private static boolean isHeldSince(
+      Placement now, Rollout.@org.jspecify.annotations.Nullable WrittenStep written) {
+    return written != null && now.pin().isPresent() && !now.pin().equals(written.after().pin());
+  }
+
+  /** A site's fillings as they stood before. */
+  SortedMap<LocalKey, Optional<FieldValue>> filledBefore(SiteNow site) {
+    SortedMap<LocalKey, Optional<FieldValue>> before = new TreeMap<>();
+    rollout.filled(site.siteId()).forEach(step -> before.put(step.slot(), step.before()));
+    return before;
+  }
+
+  /**
+   * Words that were filled in for the whole site since stand at every placement that shows them, as
+   * if they had been set there.
+   */
+  private Placement withFilledSince(SiteNow site, Placement now) {
+    Placement with = now;
+    List<Rollout.FilledStep> since =
+        rollout.filled(site.siteId()).stream()
+            .filter(step -> filling(site, step).isPresent())
+            .filter(step -> !filling(site, step).equals(step.after()))
+            .toList();
+    if (!since.isEmpty()) {
+      RevisionIndex shown =
+          library.expanded(now.pieceId(), site.adopted().shownBy(now), Picks.of(now)).index();
+      for (LocalKey key : shown.siteSlots()) {
+        LocalKey slot = SiteFillings.key(key.node(), ((Aspect.Content) key.aspect()).field());
+        for (Rollout.FilledStep step : since) {
+          if (step.slot().equals(slot) && !now.changes().containsKey(key)) {
+            with = with.withChange(key, Optional.of(new LocalValue.ContentIs(filling(site, step))));
+          }
+        }
+      }
+    }
+    return with;
+  }
+
+  private static Optional<FieldValue> filling(SiteNow site, Rollout.FilledStep step) {
+    return Optional.ofNullable(site.adopted().fillings().filled().get(step.slot()));
+  }
+
   private Step step(
       SiteNow site,
       String pageId,
       NodeId path,
-      Placement now,
+      Placement stored,
       Rollout.@org.jspecify.annotations.Nullable WrittenStep written) {
-    Placement before = written == null ? now : written.before();
-    Placement after = written == null ? now : written.after();
+    Placement now = withFilledSince(site, stored);
+    Placement before = written == null ? stored : written.before();
+    Placement after = written == null ? stored : written.after();
     // A change of a node that only the newer revision has was made since, unless it stood before.
     Set<LocalKey> stoodBefore = written == null ? Set.of() : before.changes().keySet();
     List<Question> questions = new ArrayList<>();
@@ -115,26 +167,25 @@ public final class TakeBack {
     Map<String, Integer> shownBefore = rollout.before(site.siteId());
     int from = now.pin().map(Pin::revision).orElse(rollout.after(site.siteId()).get(piece));
     int to = merged.pin().map(Pin::revision).orElse(shownBefore.get(piece));
+    Adopted then = site.adopted().with(shownBefore).filled(filledBefore(site));
     Rebased rebased =
-        goneOnly(
-            Rebase.of(
-                path,
-                merged.withSettled(from),
-                from,
-                to,
-                library,
-                site.adopted().with(shownBefore)),
-            stoodBefore);
+        goneOnly(Rebase.of(path, merged.withSettled(from), from, to, library, then), stoodBefore);
     questions.addAll(rebased.questions());
+    boolean clean = written == null && isClean(Rebase.of(path, now, from, to, library, then));
     return new Step(
         site.siteId(),
         pageId,
         path,
         now,
         rebased,
-        settled(now, after, before, from, to),
-        dormantSince(now, after, before, to),
+        clean ? now.settled() : settled(now, after, before, from, to),
+        clean ? now.dormantSince() : dormantSince(now, after, before, to),
         questions);
+  }
+
+  /** Whether nothing need be written for what stands at a placement to hold as it is. */
+  private static boolean isClean(Rebased back) {
+    return back.questions().isEmpty() && back.settled(Map.of()).equals(back.before());
   }
 
   private static SortedMap<LocalKey, Integer> dormantSince(

@@ -128,7 +128,8 @@ public final class TakeBacks {
 
   private SiteNow taken(Rollout rollout, SiteNow site) {
     Map<String, Map<NodeId, Placement>> written = new HashMap<>();
-    for (TakeBack.Step step : new TakeBack(library, rollout).plan(site)) {
+    TakeBack takeBack = new TakeBack(library, rollout);
+    for (TakeBack.Step step : takeBack.plan(site)) {
       Map<String, Settlement> decisions = new HashMap<>();
       for (Question question : step.questions()) {
         Asked one =
@@ -149,7 +150,7 @@ public final class TakeBacks {
     return new SiteNow(
         site.siteId(),
         site.finishes(),
-        site.adopted().with(rollout.before(site.siteId())),
+        site.adopted().with(rollout.before(site.siteId())).filled(takeBack.filledBefore(site)),
         site.pages().stream()
             .map(page -> written(page, written.getOrDefault(page.pageId(), Map.of())))
             .toList());

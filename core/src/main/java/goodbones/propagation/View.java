@@ -8,9 +8,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
-import java.util.HashSet;
-import java.util.LinkedHashSet;
-import java.util.Map;
+import goodbones.library.Standing;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -19,49 +17,39 @@ import org.jspecify.annotations.Nullable;
 final class View {
   private final RevisionIndex revision;
   private final Placement placement;
-  private final Map<NodeId, NodeId> parents;
+  private final Standing standing;
   private @Nullable Node shown;
 
   View(RevisionIndex revision, Placement placement) {
     this.revision = revision;
     this.placement = placement;
-    this.parents = Overlay.parents(revision.root(), placement);
+    this.standing = new Standing(revision, placement);
   }
 
   RevisionIndex revision() {
     return revision;
   }
 
-  /** Child to parent as shown, removed subtrees included. */
-  Map<NodeId, NodeId> parents() {
-    return parents;
+  /** Where everything stands, removed subtrees included. */
+  Standing standing() {
+    return standing;
   }
 
   Node shown() {
     Node made = shown;
     if (made == null) {
-      made = Overlay.show(revision.root(), placement);
+      made = Overlay.show(revision, placement);
       shown = made;
     }
     return made;
   }
 
-  /** A node and what is around it, from the inside out; a loop of parents ends it. */
-  private Set<NodeId> upwards(NodeId from) {
-    Set<NodeId> line = new LinkedHashSet<>();
-    NodeId at = from;
-    while (at != null && line.add(at)) {
-      at = parents.get(at);
-    }
-    return line;
-  }
-
   /** Whether a change has a place in the shown tree: a node that is not inside something hidden. */
   boolean sees(LocalKey key) {
-    if (!revision.has(key.node()) && !parents.containsKey(key.node())) {
+    if (!revision.has(key.node()) && standing.parent(key.node()).isEmpty()) {
       return false;
     }
-    Set<NodeId> line = upwards(key.node());
+    Set<NodeId> line = standing.upwards(key.node());
     boolean hides =
         key.aspect() instanceof Aspect.Removed || key.aspect() instanceof Aspect.Switched;
     if (hides) {
@@ -89,19 +77,8 @@ final class View {
 
   /** The outermost part around a node that the revision switches off, and nobody here. */
   Optional<NodeId> switchedOff(NodeId id) {
-    return upwards(id).stream()
+    return standing.upwards(id).stream()
         .filter(at -> switchedHere(at).isEmpty() && isOff(at))
         .reduce((inner, outer) -> outer);
-  }
-
-  /** The nodes of the revision that stand below one of them here. */
-  Set<NodeId> below(NodeId top) {
-    Set<NodeId> below = new HashSet<>();
-    for (Node node : revision.nodes()) {
-      if (!node.id().equals(top) && upwards(node.id()).contains(top)) {
-        below.add(node.id());
-      }
-    }
-    return below;
   }
 }

@@ -10,8 +10,10 @@ import goodbones.library.Picks;
 import goodbones.library.Relocations;
 import goodbones.library.RevisionIndex;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The revisions between two of a piece, both included, in order, backwards if the second is the
@@ -164,6 +166,19 @@ final class Way {
       }
     }
     return false;
+  }
+
+  /** The slots of the last revision that were none in another one on the way. */
+  Set<LocalKey> newSlots() {
+    Set<LocalKey> found = new LinkedHashSet<>();
+    for (Step step : steps.subList(0, steps.size() - 1)) {
+      for (LocalKey slot : last().slots()) {
+        if (!step.shown().isSlot(slot) && !step.shown().isSiteSlot(slot)) {
+          found.add(slot);
+        }
+      }
+    }
+    return found;
   }
 
   /** The latest revision in which a field was no slot, if the last one has it as a slot. */

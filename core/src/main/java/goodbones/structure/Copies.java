@@ -19,17 +19,26 @@ public final class Copies {
   private final Supplier<NodeId> ids;
   private final Map<NodeId, NodeId> fresh = new HashMap<>();
 
-  private Copies(Supplier<NodeId> ids) {
+  /**
+   * @param ids gives an id that was never used
+   */
+  public Copies(Supplier<NodeId> ids) {
     this.ids = ids;
   }
 
   /**
+   * A copy of one node.
+   *
    * @param ids gives an id that was never used
    */
   public static Node of(Node node, Supplier<NodeId> ids) {
-    Copies copies = new Copies(ids);
-    copies.collect(node);
-    return copies.copy(node);
+    return new Copies(ids).made(node);
+  }
+
+  /** A copy of a node, as one of several. */
+  public Node made(Node node) {
+    collect(node);
+    return copy(node);
   }
 
   /** What is inserted at a placement belongs to it, and so do its items; a copy has its own. */
@@ -86,8 +95,8 @@ public final class Copies {
     return list.stream().map(this::moved).toList();
   }
 
-  /** A path with every step that was copied in its new place. */
-  private NodeId moved(NodeId path) {
+  /** The path of something that was copied, as the copy has it; others stay as they are. */
+  public NodeId moved(NodeId path) {
     if (!path.isInside()) {
       return fresh.getOrDefault(path, path);
     }

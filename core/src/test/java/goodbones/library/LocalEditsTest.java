@@ -43,7 +43,7 @@ class LocalEditsTest {
           (id, number) -> new Revision(id, number, PIECE, "", 1),
           new Settler() {
             @Override
-            public Placement settle(NodeId id, Placement placement, int shown) {
+            public Placement settle(NodeId id, Placement placement, int shown, boolean pagesOwn) {
               return placement;
             }
 

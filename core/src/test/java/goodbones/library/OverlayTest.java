@@ -12,6 +12,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.testing.Laid;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,7 +42,7 @@ class OverlayTest {
   }
 
   private static List<String> shown(Node revision, Placement placement) {
-    return Overlay.show(revision, placement).children().stream().map(n -> n.id().value()).toList();
+    return Laid.show(revision, placement).children().stream().map(n -> n.id().value()).toList();
   }
 
   @Test
@@ -70,7 +71,7 @@ class OverlayTest {
             .withChange(
                 new LocalKey(NodeId.of("a"), Aspect.style(StyleKey.parse("font-size"))),
                 Optional.of(new LocalValue.StyleIs(Optional.of(StyleValue.literal("22px")))));
-    assertThat(Overlay.show(revision, placement).children().get(0).styles())
+    assertThat(Laid.show(revision, placement).children().get(0).styles())
         .containsEntry(phone, StyleValue.literal("14px"))
         .containsEntry(StyleKey.parse("font-size"), StyleValue.literal("22px"));
   }
@@ -82,7 +83,7 @@ class OverlayTest {
             .withChange(
                 new LocalKey(NodeId.of("gone"), Aspect.content("words")),
                 Optional.of(new LocalValue.ContentIs(new FieldValue.Words("x"))));
-    assertThat(Overlay.show(section("a"), placement)).isEqualTo(section("a"));
+    assertThat(Laid.show(section("a"), placement)).isEqualTo(section("a"));
   }
 
   @Test
@@ -113,7 +114,7 @@ class OverlayTest {
                 new LocalKey(NodeId.of("t"), Aspect.PLACED),
                 Optional.of(new LocalValue.PlacedUnder(SECTION, Optional.empty())))
             .withOrder(SECTION, List.of(NodeId.of("r"), NodeId.of("t")));
-    Node shown = Overlay.show(revision, placement);
+    Node shown = Laid.show(revision, placement);
     assertThat(shown(revision, placement)).containsExactly("r", "t");
     assertThat(shown.find(NodeId.of("c")).orElseThrow().children()).isEmpty();
     assertThat(shown.all()).hasSize(4);

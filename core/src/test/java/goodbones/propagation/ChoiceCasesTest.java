@@ -13,6 +13,7 @@ import goodbones.document.Node;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.document.Variant;
+import goodbones.library.AsksFirst;
 import goodbones.library.Members;
 import goodbones.library.Showing;
 import goodbones.library.VariantEditor;
@@ -149,7 +150,7 @@ class ChoiceCasesTest extends FaresScene {
     follow(Settlement.STAY);
     assertThatThrownBy(() -> onPage(new Edit.Switch(id("p/b/note"), true)))
         .as("what is seen again was changed by both")
-        .hasMessageContaining("nothing was changed");
+        .isInstanceOf(AsksFirst.class);
     onPage(
         new Edit.SetLocal(P, new LocalKey(id("b/note"), Aspect.style(COLOUR)), Optional.empty()));
     onPage(new Edit.Switch(id("p/b/note"), true));

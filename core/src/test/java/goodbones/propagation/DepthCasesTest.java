@@ -14,10 +14,10 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
-import goodbones.document.Refused;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.library.Adopted;
+import goodbones.library.AsksFirst;
 import goodbones.library.PageEditor;
 import goodbones.library.Placements;
 import goodbones.library.Showing;
@@ -311,8 +311,12 @@ class DepthCasesTest {
     assertThat(on(later).settled()).isEqualTo(2);
     assertThat(on(later).madeOn(words)).as("dormant since").isEqualTo(1);
     assertThatThrownBy(() -> editor(2).reapply(later, removed.inverse()))
-        .isInstanceOf(Refused.class)
-        .hasMessageContaining("nothing was changed");
+        .isInstanceOf(AsksFirst.class)
+        .hasMessageContaining("Nothing was changed");
+    Node back = editor(2).withPagesOwn().reapply(later, removed.inverse()).root();
+    assertThat(Shown.of(back, new Adopted(Map.of("C", 2)), shelf).root().all())
+        .as("the page's own")
+        .anyMatch(node -> node.content().containsValue(new FieldValue.Words("Mine")));
   }
 
   /** Case 22. */

@@ -11,8 +11,8 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Members;
-import goodbones.library.Overlay;
 import goodbones.library.Showing;
+import goodbones.testing.Laid;
 import goodbones.testing.Runs;
 import goodbones.testing.Trees;
 import java.util.ArrayList;
@@ -57,14 +57,13 @@ class RebaseEndsTest {
     Rebased rebased = Rebases.of(NodeId.of("p"), here, 1, List.of(first, second));
     assertThat(rebased.questions()).extracting(Question::verdict).containsExactly(Verdict.SHAPE);
     Placement stayed = rebased.settled(Map.of(rebased.questions().get(0).id(), Settlement.STAY));
-    assertThat(Overlay.show(second, stayed))
-        .isEqualTo(root(node("B", Kind.BOX, node("A", Kind.BOX))));
+    assertThat(Laid.show(second, stayed)).isEqualTo(root(node("B", Kind.BOX, node("A", Kind.BOX))));
 
     Rebased gone = Rebases.of(NodeId.of("p"), stayed, 2, List.of(second, root()));
     assertThat(gone.questions()).extracting(Question::verdict).containsOnly(Verdict.GONE);
     Map<String, Settlement> keep = new HashMap<>();
     gone.questions().forEach(question -> keep.put(question.id(), Settlement.STAY));
-    Node kept = Overlay.show(root(), gone.settled(keep));
+    Node kept = Laid.show(root(), gone.settled(keep));
     assertThat(kept.all()).extracting(Node::kind).contains(Kind.BOX);
   }
 
@@ -81,7 +80,7 @@ class RebaseEndsTest {
     Rebased rebased = Rebases.of(NodeId.of("p"), here, 1, List.of(first, second));
     Question question = rebased.questions().get(0);
     assertThat(question.choices()).containsExactly(Settlement.TAKE);
-    assertThat(Overlay.show(second, rebased.settled(Map.of(question.id(), Settlement.TAKE))))
+    assertThat(Laid.show(second, rebased.settled(Map.of(question.id(), Settlement.TAKE))))
         .isEqualTo(second);
   }
 
@@ -104,8 +103,10 @@ class RebaseEndsTest {
         now = rebased.settled(decisions);
         at = to;
         Node revision = scene.revisions.get(at - 1);
-        assertThat(Overlay.loops(revision, now)).as("seed %d, revision %d", seed, at).isEmpty();
-        assertThat(Catalogue.faults(Members.withoutMembers(Overlay.show(revision, now))))
+        assertThat(Laid.standing(revision, now).loops())
+            .as("seed %d, revision %d", seed, at)
+            .isEmpty();
+        assertThat(Catalogue.faults(Members.withoutMembers(Laid.show(revision, now))))
             .as("seed %d, revision %d", seed, at)
             .isEmpty();
         now = edited(scene, now, at, random);
@@ -131,8 +132,8 @@ class RebaseEndsTest {
       }
       Placement here = Placement.of("piece").withChanges(anything(random, seed));
       for (Node revision : revisions) {
-        Overlay.show(revision, here);
-        Overlay.parents(revision, here);
+        Laid.show(revision, here);
+        Laid.standing(revision, here).loops();
       }
       Rebased rebased = Rebases.of(NodeId.of("p"), here, 1, revisions);
       assertThat(rebased.verdicts().keySet()).isEqualTo(here.changes().keySet());
@@ -142,7 +143,7 @@ class RebaseEndsTest {
           decisions.put(
               question.id(), question.choices().contains(wanted) ? wanted : Settlement.TAKE);
         }
-        Overlay.show(revisions.get(2), rebased.settled(decisions));
+        Laid.show(revisions.get(2), rebased.settled(decisions));
       }
     }
   }

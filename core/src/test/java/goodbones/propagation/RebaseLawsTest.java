@@ -11,9 +11,10 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Members;
-import goodbones.library.Overlay;
 import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
+import goodbones.library.Standing;
+import goodbones.testing.Laid;
 import goodbones.testing.Runs;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -186,7 +187,7 @@ class RebaseLawsTest {
                     (key, value) -> {
                       (key.aspect() instanceof Aspect.Placed ? placed : changed).add(key.node());
                     });
-            Overlay.show(library, after)
+            Laid.show(library, after)
                 .walk(
                     node -> {
                       if (!index.has(node.id())) {
@@ -222,9 +223,9 @@ class RebaseLawsTest {
           Rebased rebased = rebase(scene, scene.placement(), 1, 3);
           Placement after = rebased.settled(all(rebased, Settlement.STAY));
           Node library = revision(scene, 3, after);
-          Node shown = Overlay.show(library, after);
+          Node shown = Laid.show(library, after);
           RevisionIndex index = new RevisionIndex(shown);
-          Map<NodeId, NodeId> parents = Overlay.parents(library, after);
+          Standing standing = Laid.standing(library, after);
           rebased
               .verdicts()
               .forEach(
@@ -247,7 +248,7 @@ class RebaseLawsTest {
                             .contains(value);
                       }
                     } else if (verdict == Verdict.STANDS) {
-                      assertThat(insideRemoved(key.node(), parents, after))
+                      assertThat(insideRemoved(key.node(), standing, after))
                           .as("seed %d, %s is not shown", scene.seed, key)
                           .isTrue();
                     }
@@ -255,8 +256,7 @@ class RebaseLawsTest {
         });
   }
 
-  private static boolean insideRemoved(
-      NodeId id, Map<NodeId, NodeId> parents, Placement placement) {
+  private static boolean insideRemoved(NodeId id, Standing standing, Placement placement) {
     NodeId at = id;
     while (at != null) {
       boolean off =
@@ -266,7 +266,7 @@ class RebaseLawsTest {
       if (off || placement.changes().containsKey(new LocalKey(at, Aspect.REMOVED))) {
         return true;
       }
-      at = parents.get(at);
+      at = standing.parent(at).orElse(null);
     }
     return false;
   }
@@ -304,11 +304,11 @@ class RebaseLawsTest {
           for (Settlement settlement : Settlement.values()) {
             Placement after = rebased.settled(all(rebased, settlement));
             Node library = revision(scene, 3, after);
-            Node shown = Overlay.show(library, after);
+            Node shown = Laid.show(library, after);
             assertThat(Catalogue.faults(Members.withoutMembers(shown)))
                 .as("seed %d", scene.seed)
                 .isEmpty();
-            assertThat(Overlay.loops(library, after))
+            assertThat(Laid.standing(library, after).loops())
                 .as("seed %d, %s", scene.seed, settlement)
                 .isEmpty();
           }

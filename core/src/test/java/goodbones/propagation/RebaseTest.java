@@ -12,7 +12,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
-import goodbones.library.Overlay;
+import goodbones.testing.Laid;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -89,7 +89,7 @@ class RebaseTest {
         band().change(HEADING, n -> n.withContent("words", new FieldValue.Words("New words")));
     Rebased rebased = rebase(Map.of(), fixed, slot);
     assertThat(rebased.written()).containsEntry(WORDS, words("Say what it is"));
-    Node shown = Overlay.show(slot, rebased.settled(Map.of()));
+    Node shown = Laid.show(slot, rebased.settled(Map.of()));
     assertThat(shown.find(HEADING).orElseThrow().content())
         .containsEntry("words", new FieldValue.Words("Say what it is"));
   }
@@ -108,7 +108,7 @@ class RebaseTest {
     assertThat(rebased.verdicts()).containsEntry(WORDS, Verdict.GONE);
     Question question = rebased.questions().get(0);
     Placement kept = rebased.settled(Map.of(question.id(), Settlement.STAY));
-    List<Node> shown = Overlay.show(without, kept).children();
+    List<Node> shown = Laid.show(without, kept).children();
     assertThat(shown).hasSize(2);
     assertThat(shown.get(0).content()).containsEntry("words", new FieldValue.Words("Ours"));
     assertThat(shown.get(0).id()).isNotEqualTo(HEADING);

@@ -11,6 +11,7 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import goodbones.library.AsksFirst;
 import goodbones.library.Exchange;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
@@ -89,7 +90,7 @@ class RelocationsTest {
       Keeping.Kept kept = new Keeping(bench).keep(node.id(), id);
       shelf.keep(id, kept.root());
       return Optional.of(shelf.editor().apply(piece, kept.edit()).root());
-    } catch (Refused refused) {
+    } catch (Refused | AsksFirst refused) {
       return Optional.empty();
     }
   }

@@ -39,7 +39,8 @@ class RolloutPlannerTest {
             .withChildren(
                 List.of(Node.placing(Scene.PLACEMENT, "", Scene.PIECE).withPlacement(placement)));
     return new RolloutPlanner(LIBRARY)
-        .plan(Release.of(Scene.PIECE, 2), List.of(Sites.of(page, 1)))
+        .plan(Release.of(Scene.PIECE, 2), Sites.of(page, 1), Map.of())
+        .placements()
         .get(0);
   }
 
@@ -111,9 +112,14 @@ class RolloutPlannerTest {
                         .withPlacement(Placement.of(Scene.PIECE))));
     RolloutPlanner planner = new RolloutPlanner(library);
     Release release = Release.of(Scene.PIECE, 2);
-    assertThat(planner.plan(release, Sites.of(page, 1)).get(0).status())
+    assertThat(planner.plan(release, Sites.of(page, 1), Map.of()).placements().get(0).status())
         .isEqualTo(PlacementPlan.Status.CLEAN);
-    assertThat(planner.plan(release, Sites.of(page.withStyle(colour, red), 1)).get(0).status())
+    assertThat(
+            planner
+                .plan(release, Sites.of(page.withStyle(colour, red), 1), Map.of())
+                .placements()
+                .get(0)
+                .status())
         .isEqualTo(PlacementPlan.Status.NOTHING_TO_SEE);
   }
 }

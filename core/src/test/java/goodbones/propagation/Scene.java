@@ -8,6 +8,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.library.Adopted;
+import goodbones.library.AsksFirst;
 import goodbones.library.Library;
 import goodbones.library.PageEditor;
 import goodbones.library.Shown;
@@ -108,7 +109,7 @@ final class Scene {
         page =
             applied(
                 page, revision, trees.edit(shown(page, revision), n -> n.id().isInside(), false));
-      } catch (Refused refused) {
+      } catch (Refused | AsksFirst refused) {
         // A refused edit changes nothing.
       }
       if (page.children().isEmpty()) {

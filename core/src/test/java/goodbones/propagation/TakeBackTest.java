@@ -15,6 +15,7 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.library.Library;
 import goodbones.library.Revision;
+import goodbones.testing.Laid;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -102,7 +103,7 @@ class TakeBackTest {
     assertThat(step.questions()).extracting(Question::verdict).containsExactly(Verdict.GONE);
     String id = step.questions().get(0).id();
     Placement kept = step.after(Map.of(id, Settlement.STAY));
-    assertThat(goodbones.library.Overlay.show(OLD, kept).all())
+    assertThat(Laid.show(OLD, kept).all())
         .anyMatch(n -> n.content().containsValue(new FieldValue.Words("Written since")));
     assertThat(step.after(Map.of(id, Settlement.TAKE))).isEqualTo(before);
   }

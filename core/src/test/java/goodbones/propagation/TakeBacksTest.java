@@ -9,6 +9,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.library.Adopted;
+import goodbones.library.AsksFirst;
 import goodbones.style.Finishes;
 import goodbones.style.SiteFinishes;
 import goodbones.testing.Runs;
@@ -98,7 +99,8 @@ class TakeBacksTest {
         }
         for (PlacementPlan plan :
             new RolloutPlanner(scene.library())
-                .plan(Release.of(Scene.PIECE, revision), List.of(now(site)))) {
+                .plan(Release.of(Scene.PIECE, revision), now(site), Map.of())
+                .placements()) {
           Map<String, Settlement> decisions = new HashMap<>();
           for (Question question : plan.questions()) {
             if (random.nextInt(5) > 0) {
@@ -135,7 +137,7 @@ class TakeBacksTest {
         if (!edited.children().isEmpty()) {
           pages.put(site, edited);
         }
-      } catch (Refused refused) {
+      } catch (Refused | AsksFirst refused) {
         // A refused edit changes nothing.
       }
     }

@@ -13,8 +13,8 @@ import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
-import goodbones.library.Overlay;
 import goodbones.library.Showing;
+import goodbones.testing.Laid;
 import goodbones.testing.Shelf;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -102,7 +102,7 @@ class TextMergeTest {
       Node base = changed(section(), random, 0.6);
       Node library = changed(base, random, 0.3);
       Placement placement = locally(base, random);
-      Node page = Overlay.show(base, placement);
+      Node page = Laid.show(base, placement);
 
       Rebased rebased = Rebases.of(PLACEMENT, placement, 1, List.of(base, library));
       MergeResult<RawText> merged =
@@ -114,7 +114,7 @@ class TextMergeTest {
       assertThat(asked).as("seed %d", seed).isEqualTo(conflicting(merged));
       conflicts += asked.size();
       if (asked.isEmpty()) {
-        Node shown = Overlay.show(library, rebased.settled(Map.of()));
+        Node shown = Laid.show(library, rebased.settled(Map.of()));
         assertThat(content(text(shown))).as("seed %d", seed).isEqualTo(content(merged));
       }
     }
@@ -163,10 +163,7 @@ class TextMergeTest {
       MergeResult<RawText> merged =
           new MergeAlgorithm()
               .merge(
-                  RawTextComparator.DEFAULT,
-                  text(base),
-                  text(Overlay.show(base, own)),
-                  text(library));
+                  RawTextComparator.DEFAULT, text(base), text(Laid.show(base, own)), text(library));
 
       Set<LocalKey> asked = new TreeSet<>();
       rebased

@@ -137,7 +137,10 @@ class HandsTest {
     Bench from =
         new Bench(page, Shown.of(page), here, bench(page).ids(), Benches.NO_PIECES, Showing.BOUND);
     Clip clip = Clip.of(from, List.of(text.id()));
-    Node there = clip.at(bench(node("other", Kind.PAGE)), Everything.HERE).get(0);
+    Clip.Settled settled = clip.at(bench(node("other", Kind.PAGE)), Everything.HERE);
+    Node there = settled.nodes().get(0);
+    assertThat(settled.gaveWay())
+        .containsExactly(new GaveWay(there.id(), "Own", List.of(StyleKey.parse("color"))));
     assertThat(there.id()).isNotEqualTo(text.id());
     assertThat(there.namedStyles()).isEmpty();
     assertThat(there.styles())
@@ -181,7 +184,11 @@ class HandsTest {
             shelf,
             Showing.BOUND);
     Clip clip = Clip.of(from, List.of(NodeId.of("p/s")));
-    Placement there = clip.at(to, Everything.HERE).get(0).placement().orElseThrow();
+    Clip.Settled settled = clip.at(to, Everything.HERE);
+    Placement there = settled.nodes().get(0).placement().orElseThrow();
+    NodeId put = settled.nodes().get(0).id();
+    assertThat(settled.gaveWay())
+        .containsExactly(new GaveWay(NodeId.of("t").within(put), "Own", List.of(colour)));
     assertThat(there.changes())
         .containsEntry(named, new LocalValue.NamedStylesAre(List.of()))
         .containsEntry(

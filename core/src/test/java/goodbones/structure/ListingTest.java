@@ -144,7 +144,7 @@ class ListingTest {
     Node listed = listed();
     Bench bench = bench(listed, Showing.BOUND);
     Node first = bench.root().children().get(0).children().get(0);
-    List<Node> copied = Clip.of(bench, List.of(first.id())).at(bench, Everything.HERE);
+    List<Node> copied = Clip.of(bench, List.of(first.id())).at(bench, Everything.HERE).nodes();
     assertThat(copied.get(0).kind()).isEqualTo(Kind.BOX);
     assertThat(seen(copied.get(0))).isEqualTo(seen(first));
     assertThatThrownBy(

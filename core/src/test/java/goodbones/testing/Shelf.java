@@ -8,6 +8,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.document.Variant;
+import goodbones.library.AsksFirst;
 import goodbones.library.Expanded;
 import goodbones.library.Library;
 import goodbones.library.PageEditor;
@@ -113,7 +114,7 @@ public final class Shelf implements Library {
     for (int i = 0; i < edits; i++) {
       try {
         now = edited(now, trees);
-      } catch (Refused refused) {
+      } catch (Refused | AsksFirst refused) {
         // A refused edit changes nothing.
       }
     }

@@ -60,6 +60,12 @@ public class History {
     steps.save(step);
   }
 
+  /** Lets go of what would be undone or redone next, without doing it. */
+  @Transactional
+  public void skip(Way way, String documentId) {
+    (way == Way.UNDO ? last(documentId) : next(documentId)).ifPresent(steps::delete);
+  }
+
   private Optional<EditStep> last(String documentId) {
     return steps.findFirstByDocumentIdAndUndoneFalseOrderByIdDesc(documentId);
   }

@@ -1,6 +1,7 @@
 package goodbones.server.problems;
 
 import goodbones.document.Refused;
+import goodbones.library.AsksFirst;
 import goodbones.library.UnknownPiece;
 import goodbones.style.TokenProblem;
 import java.net.URI;
@@ -98,6 +99,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail sameNode(SameNode same) {
     return problem(HttpStatus.CONFLICT, "same-node", "Both changed the same", same.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail asksFirst(AsksFirst asks) {
+    return problem(HttpStatus.CONFLICT, "asks-first", "The library changed it", asks.getMessage());
   }
 
   @ExceptionHandler

@@ -1,10 +1,13 @@
 package goodbones.server.rollouts;
 
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Placements;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Rollout;
+import goodbones.propagation.RolloutPlan;
 import goodbones.propagation.Settlement;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
@@ -23,6 +26,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -89,6 +93,7 @@ class Applying {
             .collect(Collectors.toMap(Carrying.ToSite::siteId, Function.identity()));
     List<Rollout.AdoptedStep> adopted = new ArrayList<>();
     List<Rollout.WrittenStep> written = new ArrayList<>();
+    List<Rollout.FilledStep> filled = new ArrayList<>();
     for (String siteId : request.sites()) {
       Carrying.ToSite load = loads.get(siteId);
       Map<String, Integer> revisions =
@@ -103,16 +108,21 @@ class Applying {
         throw new Stale("“" + sites.get(siteId).name() + "”");
       }
       requireFinishes(siteId, revisions);
-      List<PlacementPlan> plans = planning.plans(load, Planning.accepted(load, request.accepted()));
+      RolloutPlan plan =
+          planning.toWrite(
+              load,
+              Planning.accepted(load, request.accepted()),
+              Decisions.ofSite(siteId, request.decisions()));
       Map<String, Integer> before = sites.adopted(siteId).revisions();
-      written.addAll(write(plans, versions, decided));
+      written.addAll(write(plan.placements(), versions, decided));
+      filled.addAll(fill(siteId, plan));
       revisions.forEach(
           (id, revision) -> {
             adopted.add(new Rollout.AdoptedStep(siteId, id, before.get(id), revision));
             sites.adopt(siteId, id, revision);
           });
     }
-    Rollout rollout = new Rollout(piece.id(), request.revision(), adopted, written);
+    Rollout rollout = new Rollout(piece.id(), request.revision(), adopted, written, filled);
     return records.keep(new RolloutEntity(rollout, clock.instant(), user));
   }
 
@@ -136,6 +146,20 @@ class Applying {
                     + ": bring the site to it in Finishes first");
           }
         });
+  }
+
+  private List<Rollout.FilledStep> fill(String siteId, RolloutPlan plan) {
+    if (plan.filled().isEmpty()) {
+      return List.of();
+    }
+    Map<LocalKey, FieldValue> before = sites.adopted(siteId).fillings().filled();
+    sites.fill(siteId, plan.filled());
+    return plan.filled().entrySet().stream()
+        .map(
+            e ->
+                new Rollout.FilledStep(
+                    siteId, e.getKey(), Optional.ofNullable(before.get(e.getKey())), e.getValue()))
+        .toList();
   }
 
   private List<Rollout.WrittenStep> write(

@@ -4,11 +4,13 @@ import goodbones.document.Aspect;
 import goodbones.document.Device;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.propagation.NodeChange;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Question;
 import goodbones.propagation.Rebased;
+import goodbones.propagation.SiteQuestion;
 import goodbones.propagation.Verdict;
 import goodbones.server.drawing.Wording;
 import goodbones.server.library.Pieces;
@@ -30,6 +32,27 @@ final class Describing {
     this.wording = new Wording(finishes);
     this.before = pieces.expanded(pieceId, from).root();
     this.after = pieces.expanded(pieceId, to).root();
+  }
+
+  /** What one of the choices for a whole site shows. */
+  String value(SiteQuestion question, SiteQuestion.Choice choice) {
+    LocalKey key = key(question);
+    return wording.value(
+        choice.value().isPresent()
+            ? Optional.of(new LocalValue.ContentIs(choice.value()))
+            : after.find(key.node()).flatMap(node -> key.aspect().read(node)));
+  }
+
+  String title(SiteQuestion question) {
+    return title(key(question));
+  }
+
+  String label(SiteQuestion question) {
+    return label(key(question));
+  }
+
+  private static LocalKey key(SiteQuestion question) {
+    return new LocalKey(question.node(), question.slot().aspect());
   }
 
   /** The key of a question at a placement. */

@@ -64,7 +64,7 @@ class GoingBack {
     for (Carrying.ToSite load : carrying.of(request.pieceId())) {
       Map<String, Integer> revisions = load.load().revisions(Set.of());
       boolean nothingNew =
-          planning.plans(load, Set.of()).stream()
+          planning.plans(load, Set.of(), Map.of()).placements().stream()
               .allMatch(plan -> plan.status() == PlacementPlan.Status.NOTHING_TO_SEE);
       if (nothingNew) {
         Map<String, Integer> before = sites.adopted(load.siteId()).revisions();

@@ -1,5 +1,7 @@
 package goodbones.server.rollouts;
 
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
@@ -10,9 +12,11 @@ import goodbones.propagation.Load;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Question;
 import goodbones.propagation.Release;
+import goodbones.propagation.RolloutPlan;
 import goodbones.propagation.RolloutPlanner;
 import goodbones.propagation.Settlement;
 import goodbones.propagation.SiteNow;
+import goodbones.propagation.SiteQuestion;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
@@ -26,8 +30,10 @@ import goodbones.server.rollouts.RolloutViews.Plan;
 import goodbones.server.rollouts.RolloutViews.Preview;
 import goodbones.server.rollouts.RolloutViews.PreviewRequest;
 import goodbones.server.rollouts.RolloutViews.RolloutPlacement;
+import goodbones.server.rollouts.RolloutViews.SiteChoiceView;
 import goodbones.server.rollouts.RolloutViews.SitePiece;
 import goodbones.server.rollouts.RolloutViews.SitePlan;
+import goodbones.server.rollouts.RolloutViews.SiteQuestionView;
 import goodbones.server.rollouts.RolloutViews.Waiting;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
@@ -103,9 +109,11 @@ class Planning {
   private int toDecide(Carrying.ToSite load) {
     Map<String, Integer> revisions = load.load().revisions(Set.of());
     List<String> changed =
-        revisions.isEmpty() ? List.of() : pieces.changedPages(load.siteId(), revisions.keySet());
+        revisions.isEmpty() || hasSiteSlots(revisions)
+            ? pieces.pagesUsing(load.siteId(), revisions.keySet())
+            : pieces.changedPages(load.siteId(), revisions.keySet());
     return (int)
-        plans(load.siteId(), revisions, changed).stream()
+        plans(load.siteId(), revisions, changed, Map.of()).placements().stream()
             .filter(p -> p.status() == PlacementPlan.Status.TO_DECIDE)
             .count();
   }
@@ -177,16 +185,36 @@ class Planning {
         .collect(Collectors.toSet());
   }
 
-  List<PlacementPlan> plans(Carrying.ToSite load, Set<String> accepted) {
-    Map<String, Integer> revisions = load.load().revisions(accepted);
-    return plans(load.siteId(), revisions, pieces.pagesUsing(load.siteId(), revisions.keySet()));
+  /** Where slots are filled for the whole site, one page says too little of it. */
+  private boolean hasSiteSlots(Map<String, Integer> revisions) {
+    return revisions.entrySet().stream()
+        .anyMatch(e -> pieces.expanded(e.getKey(), e.getValue()).mayFillSite());
   }
 
-  private List<PlacementPlan> plans(
-      String siteId, Map<String, Integer> revisions, List<String> pageIds) {
-    return pageIds.isEmpty()
-        ? List.of()
-        : new RolloutPlanner(pieces).plan(new Release(revisions), now(siteId, revisions, pageIds));
+  /**
+   * @param decided answers to what is asked once for the site
+   */
+  RolloutPlan plans(Carrying.ToSite load, Set<String> accepted, Map<String, Integer> decided) {
+    Map<String, Integer> revisions = load.load().revisions(accepted);
+    List<String> pageIds = pieces.pagesUsing(load.siteId(), revisions.keySet());
+    return plans(load.siteId(), revisions, pageIds, decided);
+  }
+
+  private RolloutPlan plans(
+      String siteId,
+      Map<String, Integer> revisions,
+      List<String> pageIds,
+      Map<String, Integer> decided) {
+    return new RolloutPlanner(pieces)
+        .plan(new Release(revisions), now(siteId, revisions, pageIds), decided);
+  }
+
+  /** What is to be written, without a look at the pages. */
+  RolloutPlan toWrite(Carrying.ToSite load, Set<String> accepted, Map<String, Integer> decided) {
+    Map<String, Integer> revisions = load.load().revisions(accepted);
+    return new RolloutPlanner(pieces)
+        .withoutLooking()
+        .plan(new Release(revisions), now(load.siteId(), revisions.keySet()), decided);
   }
 
   /** A site with the pages on which some pieces are placed. */
@@ -225,7 +253,8 @@ class Planning {
     List<SitePlan> views = new ArrayList<>();
     for (Carrying.ToSite load : carrying.of(piece.id())) {
       Set<String> accepted = accepted(load, along);
-      List<PlacementPlan> plans = plans(load, accepted);
+      RolloutPlan planned = plans(load, accepted, Map.of());
+      List<PlacementPlan> plans = planned.placements();
       if (!plans.isEmpty() || load.load().along().stream().anyMatch(Load.Along::isOffered)) {
         views.add(
             new SitePlan(
@@ -233,7 +262,8 @@ class Planning {
                 sites.get(load.siteId()).name(),
                 sites.stamp(load.siteId()),
                 load.load().along().stream().map(one -> view(one, accepted)).toList(),
-                plans.stream().map(this::view).toList()));
+                planned.questions().stream().map(q -> view(load, accepted, q)).toList(),
+                plans.stream().map(one -> view(one, planned.questions())).toList()));
       }
     }
     return new Plan(
@@ -243,6 +273,32 @@ class Planning {
         note(piece.id(), piece.current()),
         (System.nanoTime() - begun) / 1_000_000,
         views);
+  }
+
+  private SiteQuestionView view(Carrying.ToSite load, Set<String> accepted, SiteQuestion question) {
+    int to = load.load().revisions(accepted).getOrDefault(question.pieceId(), 1);
+    SiteFinishes look = look(load.siteId(), Map.of(question.pieceId(), to));
+    Describing describing = new Describing(pieces, question.pieceId(), to, to, look);
+    List<SiteChoiceView> choices = new ArrayList<>();
+    for (SiteQuestion.Choice choice : question.choices()) {
+      List<String> pages =
+          choice.places().stream()
+              .map(place -> sites.pageTitle(place.pageId()))
+              .distinct()
+              .toList();
+      choices.add(
+          new SiteChoiceView(
+              Decisions.answer(choices.size()),
+              describing.value(question, choice),
+              pages,
+              choice.value().isEmpty()));
+    }
+    choices.add(new SiteChoiceView(Decisions.answer(SiteQuestion.EACH), "", List.of(), false));
+    return new SiteQuestionView(
+        Decisions.key(load.siteId(), question),
+        describing.title(question),
+        describing.label(question),
+        choices);
   }
 
   private RolloutViews.Along view(Load.Along along, Set<String> accepted) {
@@ -256,7 +312,7 @@ class Planning {
         carrying.told(along.pieceId(), along.brings()));
   }
 
-  private RolloutPlacement view(PlacementPlan plan) {
+  private RolloutPlacement view(PlacementPlan plan, List<SiteQuestion> ofSite) {
     PageState page = sites.page(plan.pageId());
     String placed = plan.placement().pieceId();
     SiteFinishes look = look(plan.siteId(), Map.of(placed, plan.to()));
@@ -281,6 +337,10 @@ class Planning {
                         plan.placementId(),
                         q))
             .toList(),
+        ofSite.stream()
+            .filter(question -> plan.isAskedBy(question))
+            .map(question -> Decisions.key(plan.siteId(), question))
+            .toList(),
         Describing.changes(plan.changes()));
   }
 
@@ -292,11 +352,24 @@ class Planning {
     Map<String, Settlement> decided = Decisions.read(request.decisions());
     Map<NodeId, Placement> after = new HashMap<>();
     Map<String, Integer> revisions = new HashMap<>();
+    Map<LocalKey, Optional<FieldValue>> filled = new HashMap<>();
     for (Carrying.ToSite load : carrying.of(request.pieceId())) {
       if (load.siteId().equals(page.siteId())) {
         Set<String> accepted = accepted(load, request.accepted());
         revisions.putAll(load.load().revisions(accepted));
-        for (PlacementPlan plan : plans(load.siteId(), revisions, List.of(page.id()))) {
+        RolloutPlan planned =
+            plans(
+                load.siteId(),
+                revisions,
+                hasSiteSlots(revisions)
+                    ? pieces.pagesUsing(load.siteId(), revisions.keySet())
+                    : List.of(page.id()),
+                Decisions.ofSite(load.siteId(), request.decisions()));
+        filled.putAll(planned.filled());
+        for (PlacementPlan plan : planned.placements()) {
+          if (!plan.pageId().equals(page.id())) {
+            continue;
+          }
           Map<String, Settlement> decisions = Decisions.of(plan, decided);
           for (Question question : plan.questions()) {
             decisions.putIfAbsent(
@@ -311,7 +384,10 @@ class Planning {
     Adopted adopted = sites.adopted(page.siteId());
     Shown before = Shown.of(page.root(), adopted, pieces);
     Shown shown =
-        Shown.of(Placements.replaced(page.root(), after), adopted.with(revisions), pieces);
+        Shown.of(
+            Placements.replaced(page.root(), after),
+            adopted.with(revisions).filled(filled),
+            pieces);
     return new Preview(
         frames.html(before, look, site, page.title()),
         frames.html(shown, look, site, page.title()),

@@ -73,9 +73,31 @@ final class RolloutViews {
 
   /**
    * @param stamp of what the site has adopted
+   * @param questions what is asked once for the site
    */
   record SitePlan(
-      String id, String name, long stamp, List<Along> along, List<RolloutPlacement> placements) {}
+      String id,
+      String name,
+      long stamp,
+      List<Along> along,
+      List<SiteQuestionView> questions,
+      List<RolloutPlacement> placements) {}
+
+  /**
+   * A field that becomes one of the whole site, in which its pages show different things.
+   *
+   * @param key names the question in a decision
+   */
+  record SiteQuestionView(
+      String key, String nodeTitle, String label, List<SiteChoiceView> choices) {}
+
+  /**
+   * @param settle the answer, as a decision says it
+   * @param value what is shown from then on; empty where each page keeps its own
+   * @param pages the titles of the pages that show it now
+   * @param library whether it is what the library says
+   */
+  record SiteChoiceView(String settle, String value, List<String> pages, boolean library) {}
 
   /**
    * A piece that contains the one that is carried, and comes along.
@@ -110,6 +132,7 @@ final class RolloutViews {
   /**
    * @param status clean, stand, to_decide, held or nothing_to_see
    * @param fillings slots that are filled here; none is touched
+   * @param siteQuestions the keys of the questions for the whole site on which it waits too
    */
   record RolloutPlacement(
       String pageId,
@@ -124,6 +147,7 @@ final class RolloutViews {
       int fillings,
       List<VerdictView> verdicts,
       List<QuestionView> questions,
+      List<String> siteQuestions,
       List<ChangeView> changes) {}
 
   /** A local change and what becomes of it; fillings that simply stand are not listed. */

@@ -1,5 +1,7 @@
 package goodbones.server.rollouts;
 
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
 import goodbones.propagation.Rollout;
 import goodbones.propagation.Settlement;
 import goodbones.propagation.SiteNow;
@@ -21,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
@@ -145,6 +148,11 @@ class TakingBack {
       if (!before.root().equals(page.root())) {
         sites.write(page.pageId(), page.version(), page.root());
       }
+    }
+    SortedMap<LocalKey, Optional<FieldValue>> filled =
+        sites.adopted(after.siteId()).fillings().changedTo(after.adopted().fillings());
+    if (!filled.isEmpty()) {
+      sites.fill(after.siteId(), filled);
     }
     Map<String, Integer> shown = sites.adopted(after.siteId()).revisions();
     after

@@ -49,8 +49,7 @@ class Canvas {
    *
    * @param had the drawing that the reader has; empty for none
    */
-  Views.Workbench view(
-      Desk desk, String had, String undo, String redo, List<String> merged, List<String> made) {
+  Views.Workbench view(Desk desk, String had, String undo, String redo, Outcome outcome) {
     DeskMemo memo = desk.memo();
     Surroundings surroundings = memo.surroundings(frames.faces(desk.site().id()));
     Shown shown = desk.shown();
@@ -100,7 +99,8 @@ class Canvas {
         WorkbenchViews.lists(desk.kept(), shown),
         WorkbenchViews.parts(shown),
         desk.piece(),
-        merged,
-        made);
+        outcome.merged(),
+        outcome.made(),
+        outcome.unfit());
   }
 }

@@ -230,13 +230,17 @@ class Desks {
     }
 
     @Override
-    public Edited apply(Edit edit, boolean everyItem) {
-      return editor.apply(page.root(), edit);
+    public Edited apply(Edit edit, boolean everyItem, boolean over) {
+      return editor(over).apply(page.root(), edit);
     }
 
     @Override
-    public Edited reapply(Edit inverse) {
-      return editor.reapply(page.root(), inverse);
+    public Edited reapply(Edit inverse, boolean over) {
+      return editor(over).reapply(page.root(), inverse);
+    }
+
+    private PageEditor editor(boolean over) {
+      return over ? editor.withPagesOwn() : editor;
     }
 
     @Override
@@ -381,18 +385,23 @@ class Desks {
     }
 
     @Override
-    public Edited apply(Edit edit, boolean everyItem) {
+    public Edited apply(Edit edit, boolean everyItem, boolean over) {
       // Variants are of the piece as a whole; what is done to them is done to it.
       boolean ofPiece = edit instanceof Edit.SetVariant;
       if (inForm.isPresent() && !ofPiece) {
         return inForm.get().apply(edit, library -> new Rebasing(library, Showing.BOUND));
       }
-      return everyItem ? editor.applyToEvery(piece.root(), edit) : editor.apply(piece.root(), edit);
+      PageEditor asked = editor(over);
+      return everyItem ? asked.applyToEvery(piece.root(), edit) : asked.apply(piece.root(), edit);
     }
 
     @Override
-    public Edited reapply(Edit inverse) {
-      return editor.reapply(piece.root(), inverse);
+    public Edited reapply(Edit inverse, boolean over) {
+      return editor(over).reapply(piece.root(), inverse);
+    }
+
+    private PageEditor editor(boolean over) {
+      return over ? editor.withPagesOwn() : editor;
     }
 
     @Override

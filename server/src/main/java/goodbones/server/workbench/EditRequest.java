@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param drawing the drawing that the interface has; empty for none
  * @param every whether what is aimed at an item of a list is done to all of them, as far as it is
  *     not the item's own to say
- * @param over whether to go over what somebody else changed meanwhile
+ * @param over whether to go over what somebody else, or the library, changed meanwhile
  */
 record EditRequest(
     long version,

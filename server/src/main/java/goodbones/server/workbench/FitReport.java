@@ -10,8 +10,10 @@ import goodbones.server.drawing.Wording;
 import goodbones.server.pictures.Picture;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.workbench.Views.FitView;
+import goodbones.structure.GaveWay;
 import goodbones.style.Cascade;
 import goodbones.survey.Fit;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -58,6 +60,44 @@ class FitReport {
             screens,
             device -> new Sizes(asked.words().getOrDefault(device.word(), Map.of())));
     return findings.stream().map(finding -> view(desk, finding)).toList();
+  }
+
+  /** Named styles that are not known here, by the nodes that had them. */
+  static List<FitView> gaveWay(Node page, List<GaveWay> styles) {
+    List<FitView> views = new ArrayList<>();
+    for (GaveWay style : styles) {
+      String put = "/" + style.node();
+      page.all().stream()
+          .filter(node -> ("/" + node.id()).endsWith(put))
+          .findFirst()
+          .ifPresent(node -> views.add(view(node, style)));
+    }
+    return views;
+  }
+
+  private static FitView view(Node node, GaveWay style) {
+    int count = style.settings().size();
+    String kept =
+        count == 0
+            ? "nothing of it is left here"
+            : "what it said is kept here as " + count + (count == 1 ? " setting" : " settings");
+    return new FitView(
+        node.id().value(),
+        Wording.title(node),
+        "named_style",
+        Device.DESKTOP.word(),
+        "This client has no named style “" + style.name() + "”; " + kept,
+        count == 0 ? "" : "Take this client’s own look",
+        style.settings().stream()
+            .map(
+                key ->
+                    new Views.Setting(
+                        node.id().value(),
+                        key.property().key(),
+                        key.device().word(),
+                        key.state().word(),
+                        ""))
+            .toList());
   }
 
   private static FitView view(Desk desk, Fit.Finding finding) {

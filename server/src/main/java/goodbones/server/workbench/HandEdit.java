@@ -164,11 +164,11 @@ sealed interface HandEdit extends AskedEdit {
       } catch (IllegalStateException unreadable) {
         throw new BadInput("value", "What was copied cannot be read here; copy it again");
       }
-      List<Node> nodes = clip.at(aim.bench(), aim.known());
-      if (nodes.isEmpty()) {
+      Clip.Settled settled = clip.at(aim.bench(), aim.known());
+      if (settled.nodes().isEmpty()) {
         throw Refused.at(at, "Nothing of what was copied can stand here; it may be another site’s");
       }
-      return pasted(aim, at, before, nodes);
+      return pasted(aim, at, before, settled.nodes()).with(settled.gaveWay());
     }
   }
 

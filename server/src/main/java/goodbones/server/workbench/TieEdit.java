@@ -136,8 +136,7 @@ sealed interface TieEdit extends AskedEdit {
       return new ReadEdit(
           kept.edit(),
           "keep " + Wording.title(on) + " as a piece",
-          Optional.empty(),
-          Optional.of(new ReadEdit.Kept(id, name.strip(), purpose.strip(), kept.root())));
+          new ReadEdit.Kept(id, name.strip(), purpose.strip(), kept.root()));
     }
   }
 }

@@ -22,6 +22,7 @@ final class Views {
    * @param fresh what can be added besides pieces; null if the reader has it
    * @param merged what others changed meanwhile, in words; empty if nothing
    * @param made the nodes that an edit put down, for taking them in hand
+   * @param unfit what could not come along with what was put down
    */
   record Workbench(
       String id,
@@ -44,7 +45,8 @@ final class Views {
       List<PartView> parts,
       @Nullable PieceDraft piece,
       List<String> merged,
-      List<String> made) {}
+      List<String> made,
+      List<FitView> unfit) {}
 
   /**
    * One thing that stands straight on the page.

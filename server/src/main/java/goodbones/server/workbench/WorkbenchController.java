@@ -13,7 +13,6 @@ import jakarta.validation.Valid;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -52,8 +51,6 @@ class WorkbenchController {
   }
 
   /** Which state of a document a request was made on, and which drawing of it is there. */
-  record OnVersion(long version, @Nullable String drawing) {}
-
   record ReleaseRequest(long version, String note) {}
 
   /** A tab that has a document open, and what is in hand there. */
@@ -131,9 +128,9 @@ class WorkbenchController {
       @PathVariable String id,
       @RequestParam String site,
       @RequestParam(defaultValue = "") String variant,
-      @RequestBody OnVersion on,
+      @RequestBody TurnRequest turn,
       Principal user) {
-    return turn(Which.piece(id, site, variant), on, History.Way.UNDO, user);
+    return workbenches.turn(Which.piece(id, site, variant), turn, History.Way.UNDO, user.getName());
   }
 
   @PostMapping("/pieces/{id}/redo")
@@ -141,14 +138,9 @@ class WorkbenchController {
       @PathVariable String id,
       @RequestParam String site,
       @RequestParam(defaultValue = "") String variant,
-      @RequestBody OnVersion on,
+      @RequestBody TurnRequest turn,
       Principal user) {
-    return turn(Which.piece(id, site, variant), on, History.Way.REDO, user);
-  }
-
-  private Views.Workbench turn(Which which, OnVersion on, History.Way way, Principal user) {
-    String drawing = on.drawing() == null ? "" : on.drawing();
-    return workbenches.turn(which, on.version(), drawing, way, user.getName());
+    return workbenches.turn(Which.piece(id, site, variant), turn, History.Way.REDO, user.getName());
   }
 
   private static List<NodeId> ids(List<String> nodes) {
@@ -248,12 +240,12 @@ class WorkbenchController {
   }
 
   @PostMapping("/pages/{id}/undo")
-  Views.Workbench undoPage(@PathVariable String id, @RequestBody OnVersion on, Principal user) {
-    return turn(Which.page(id), on, History.Way.UNDO, user);
+  Views.Workbench undoPage(@PathVariable String id, @RequestBody TurnRequest turn, Principal user) {
+    return workbenches.turn(Which.page(id), turn, History.Way.UNDO, user.getName());
   }
 
   @PostMapping("/pages/{id}/redo")
-  Views.Workbench redoPage(@PathVariable String id, @RequestBody OnVersion on, Principal user) {
-    return turn(Which.page(id), on, History.Way.REDO, user);
+  Views.Workbench redoPage(@PathVariable String id, @RequestBody TurnRequest turn, Principal user) {
+    return workbenches.turn(Which.page(id), turn, History.Way.REDO, user.getName());
   }
 }

@@ -105,17 +105,16 @@ class Workbenches {
   }
 
   Views.Workbench view(Which which) {
-    return alone(which, reading, () -> view(open(which), "", List.of(), List.of()));
+    return alone(which, reading, () -> view(open(which), "", Outcome.NONE));
   }
 
-  private Views.Workbench view(Desk desk, String had, List<String> merged, List<String> made) {
+  private Views.Workbench view(Desk desk, String had, Outcome outcome) {
     return canvas.view(
         desk,
         had,
         history.toUndo(desk.historyId()).orElse(""),
         history.toRedo(desk.historyId()).orElse(""),
-        merged,
-        made);
+        outcome);
   }
 
   Views.Ladder ladder(Which which, List<NodeId> nodes, Device device, State state) {
@@ -141,7 +140,7 @@ class Workbenches {
     read.kept().ifPresent(desk::keep);
     // What is kept as a piece is this item's; the others go on being made from the pattern.
     boolean every = Boolean.TRUE.equals(request.every()) && read.kept().isEmpty();
-    Edited edited = desk.apply(read.edit(), every);
+    Edited edited = desk.apply(read.edit(), every, Boolean.TRUE.equals(request.over()));
     requireKnown(desk, edited.root());
     if (request.stamp() != null) {
       desk.requireHolds(edited, request.stamp());
@@ -152,7 +151,10 @@ class Workbenches {
       after = desk.write(edited);
       note(after, who, read.label(), touched);
     }
-    return view(after, drawing(request.drawing()), merged, made(before, after.shown().root()));
+    Node shown = after.shown().root();
+    Outcome outcome =
+        new Outcome(merged, made(before, shown), FitReport.gaveWay(shown, read.gaveWay()));
+    return view(after, drawing(request.drawing()), outcome);
   }
 
   private static String drawing(@org.jspecify.annotations.Nullable String drawing) {
@@ -254,7 +256,7 @@ class Workbenches {
         changes
             .since(desk.historyId(), request.version(), desk.version())
             .orElseThrow(() -> new Stale("“" + desk.title() + "”"));
-    boolean over = request.over() != null && request.over();
+    boolean over = Boolean.TRUE.equals(request.over());
     List<String> words = new ArrayList<>();
     for (Changes.Change change : since) {
       for (NodeId id : touched) {
@@ -269,14 +271,18 @@ class Workbenches {
     return words;
   }
 
-  Views.Workbench turn(Which which, long version, String drawing, History.Way way, String who) {
+  Views.Workbench turn(Which which, TurnRequest request, History.Way way, String who) {
     return alone(
         which,
         writing,
         () -> {
           Desk desk = held(which);
-          if (desk.version() != version) {
+          if (desk.version() != request.version()) {
             throw new Stale("“" + desk.title() + "”");
+          }
+          if (Boolean.FALSE.equals(request.own())) {
+            history.skip(way, desk.historyId());
+            return view(desk, drawing(request.drawing()), Outcome.NONE);
           }
           String label =
               (way == History.Way.UNDO
@@ -290,7 +296,7 @@ class Workbenches {
               desk.historyId(),
               Edit.class,
               edit -> {
-                done.set(desk.reapply(edit));
+                done.set(desk.reapply(edit, Boolean.TRUE.equals(request.own())));
                 made.set(edit);
                 return done.get().inverse();
               });
@@ -298,7 +304,8 @@ class Workbenches {
           Desk after = desk.write(done.get());
           String word = way == History.Way.UNDO ? "undo " : "redo ";
           note(after, who, word + label, touched);
-          return view(after, drawing, List.of(), made(desk.shown().root(), after.shown().root()));
+          List<String> put = made(desk.shown().root(), after.shown().root());
+          return view(after, drawing(request.drawing()), new Outcome(List.of(), put, List.of()));
         });
   }
 
@@ -308,7 +315,7 @@ class Workbenches {
         writing,
         () -> {
           release.run();
-          return view(open(which), "", List.of(), List.of());
+          return view(open(which), "", Outcome.NONE);
         });
   }
 

@@ -11,40 +11,32 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
-import goodbones.document.Refused;
 import goodbones.library.PageEditor;
-import goodbones.library.Shown;
 import goodbones.testing.Runs;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /**
- * Histories of edits, undo, rollouts, holds and following again: no placement ever shows a revision
- * that its changes were not settled on or cleanly rebased to.
+ * A held placement that follows again goes through every revision on the way: it keeps its words,
+ * or waits.
  */
-class NeverUnsettledTest {
+class FollowingAgainTest {
   private static final int HISTORIES = Runs.of(600, 5_000);
-  private static final int STEPS = 14;
   private static final int REVISIONS = 4;
 
   private static final class History {
     final Scene scene;
-    final Random random;
     final Deque<Edit> toUndo = new ArrayDeque<>();
     int adopted = 1;
     Node page;
 
     History(long seed) {
       scene = new Scene(seed, REVISIONS - 1);
-      random = new Random(seed);
       page = scene.with(scene.placement().withSettled(1));
     }
 
@@ -63,33 +55,11 @@ class NeverUnsettledTest {
       return of.children().stream().filter(node -> node.placement().isPresent()).toList();
     }
 
-    void step() {
-      try {
-        switch (random.nextInt(8)) {
-          case 0 -> rollOut();
-          case 1 -> hold();
-          case 2, 3 -> undo();
-          case 4 -> removeOrPutBack();
-          default -> edit();
-        }
-      } catch (Refused refused) {
-        // Refused in words; nothing is changed.
-      }
-    }
-
     private void apply(Edit edit) {
       Edited edited = editor().apply(page, edit);
       scene.fillings = scene.fillings.with(edited.fillings());
       page = edited.root();
       toUndo.push(edited.inverse());
-    }
-
-    private void edit() {
-      if (placements(page).isEmpty()) {
-        return;
-      }
-      Shown shown = editor().shown(page);
-      apply(scene.trees.edit(shown, n -> n.id().isInside(), false));
     }
 
     private void hold() {
@@ -103,68 +73,12 @@ class NeverUnsettledTest {
       }
     }
 
-    private void removeOrPutBack() {
-      for (Node node : placements(page)) {
-        apply(new Edit.Remove(node.id()));
-        if (random.nextBoolean()) {
-          rollOut();
-        }
-        undo();
-      }
-    }
-
     private void undo() {
       if (!toUndo.isEmpty()) {
         Edited edited = editor().reapply(page, toUndo.peek());
         scene.fillings = scene.fillings.with(edited.fillings());
         page = edited.root();
         toUndo.pop();
-      }
-    }
-
-    private void rollOut() {
-      int revision = Math.min(REVISIONS, adopted + 1 + random.nextInt(2));
-      SiteNow site = Sites.of(page, adopted);
-      for (PlacementPlan plan :
-          new RolloutPlanner(scene.library())
-              .plan(Release.of(Scene.PIECE, revision), List.of(site))) {
-        Map<String, Settlement> decisions = new HashMap<>();
-        for (Question question : plan.questions()) {
-          List<Settlement> choices = new ArrayList<>(question.choices());
-          Collections.sort(choices);
-          if (random.nextInt(4) > 0) {
-            decisions.put(question.id(), choices.get(random.nextInt(choices.size())));
-          }
-        }
-        page = page.change(plan.placementId(), n -> n.withPlacement(plan.after(decisions)));
-      }
-      adopted = revision;
-    }
-  }
-
-  private static void requireSettled(String when, History history) {
-    for (Node node : history.placements(history.page)) {
-      Placement placement = node.placement().orElseThrow();
-      int shown = history.shownBy(placement);
-      Rebased rebased =
-          Rebase.of(
-              node.id(),
-              placement,
-              shown,
-              shown,
-              history.scene.library(),
-              history.scene.adopted(shown));
-      assertThat(rebased.questions()).as(when).isEmpty();
-    }
-  }
-
-  @Test
-  void whateverHappensInWhicheverOrder() {
-    for (int seed = 0; seed < HISTORIES; seed++) {
-      History history = new History(seed);
-      for (int step = 0; step < STEPS; step++) {
-        history.step();
-        requireSettled("seed " + seed + ", step " + step, history);
       }
     }
   }

@@ -1,0 +1,24 @@
+package goodbones.propagation;
+
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedMap;
+
+/**
+ * What a rollout would do at a site.
+ *
+ * @param placements in the order of the pages and their trees
+ * @param questions asked once for the site, answered or not
+ * @param filled slots of the whole site that it would fill
+ */
+public record RolloutPlan(
+    List<PlacementPlan> placements,
+    List<SiteQuestion> questions,
+    SortedMap<LocalKey, Optional<FieldValue>> filled) {
+  public RolloutPlan {
+    placements = List.copyOf(placements);
+    questions = List.copyOf(questions);
+  }
+}
