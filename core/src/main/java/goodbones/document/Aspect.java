@@ -1,6 +1,5 @@
 package goodbones.document;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -250,9 +249,20 @@ public sealed interface Aspect extends Comparable<Aspect> {
     };
   }
 
+  /** Content comes first, then styles, then the others by their names. */
   @Override
   default int compareTo(Aspect other) {
-    return Comparator.<Aspect, String>comparing(Aspect::toString).compare(this, other);
+    if (this instanceof Content content && other instanceof Content its) {
+      return content.field().compareTo(its.field());
+    } else if (this instanceof Style style && other instanceof Style its) {
+      return style.key().compareTo(its.key());
+    }
+    int byRank = Integer.compare(rank(this), rank(other));
+    return byRank != 0 ? byRank : toString().compareTo(other.toString());
+  }
+
+  private static int rank(Aspect aspect) {
+    return aspect instanceof Content ? 0 : aspect instanceof Style ? 1 : 2;
   }
 
   /** The aspects of which a node says something: all that it can have, but only the keys it has. */

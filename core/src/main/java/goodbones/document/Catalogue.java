@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
-import java.util.function.Predicate;
 
 /**
  * Says for each kind what it holds: its fields (and which are slots to begin with), the kinds that
@@ -214,19 +213,6 @@ public final class Catalogue {
 
   /** Everything about a tree that the catalogue does not allow; empty if all is well. */
   public static List<Fault> faults(Node root) {
-    return faults(root, node -> true);
-  }
-
-  /** Those of the faults of a tree that are at one of some nodes. */
-  public static List<Fault> faultsAt(Node root, Set<NodeId> nodes) {
-    Predicate<Node> near =
-        node ->
-            nodes.contains(node.id())
-                || node.children().stream().anyMatch(child -> nodes.contains(child.id()));
-    return faults(root, near).stream().filter(fault -> nodes.contains(fault.node())).toList();
-  }
-
-  private static List<Fault> faults(Node root, Predicate<Node> where) {
     List<Fault> faults = new ArrayList<>();
     if (root.isDeeperThan(DEPTH_LIMIT)) {
       faults.add(
@@ -246,10 +232,21 @@ public final class Catalogue {
           if (node.kind() == Kind.PATTERN && root.kind() == Kind.PAGE) {
             faults.add(fault(node, "A list belongs to a piece: keep what is around it as one"));
           }
-          if (where.test(node)) {
-            check(node, faults);
-          }
+          check(node, faults);
         });
+    return faults;
+  }
+
+  /** The faults at a node and at some of its children, without a look at what is further down. */
+  public static List<Fault> faultsAt(Node parent, Set<NodeId> nodes) {
+    List<Fault> faults = new ArrayList<>();
+    check(parent, faults);
+    for (Node child : parent.children()) {
+      if (nodes.contains(child.id())) {
+        check(child, faults);
+      }
+    }
+    faults.removeIf(fault -> !nodes.contains(fault.node()));
     return faults;
   }
 

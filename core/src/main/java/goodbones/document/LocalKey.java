@@ -1,7 +1,7 @@
 package goodbones.document;
 
-import java.util.Comparator;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The key of a local change: a node, addressed from inside the placement, and an aspect of it.
@@ -9,9 +9,6 @@ import java.util.function.UnaryOperator;
  * <p>Its text form is {@code node aspect}.
  */
 public record LocalKey(NodeId node, Aspect aspect) implements Comparable<LocalKey> {
-  private static final Comparator<LocalKey> ORDER =
-      Comparator.comparing(LocalKey::node).thenComparing(LocalKey::aspect);
-
   /**
    * @throws IllegalArgumentException if the text is not {@code node aspect}
    */
@@ -31,7 +28,18 @@ public record LocalKey(NodeId node, Aspect aspect) implements Comparable<LocalKe
 
   @Override
   public int compareTo(LocalKey other) {
-    return ORDER.compare(this, other);
+    int byNode = node.compareTo(other.node);
+    return byNode != 0 ? byNode : aspect.compareTo(other.aspect);
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof LocalKey key && node.equals(key.node) && aspect.equals(key.aspect);
+  }
+
+  @Override
+  public int hashCode() {
+    return 31 * node.hashCode() + aspect.hashCode();
   }
 
   @Override

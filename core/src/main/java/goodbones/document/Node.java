@@ -202,12 +202,22 @@ public record Node(
   /** Visits this node and everything below it, parents before children, siblings in order. */
   public void walk(Consumer<Node> visitor) {
     visitor.accept(this);
-    children.forEach(child -> child.walk(visitor));
+    for (Node child : children) {
+      child.walk(visitor);
+    }
   }
 
   /** Whether a line from here downwards has more nodes than that, this one included. */
   public boolean isDeeperThan(int levels) {
-    return levels <= 0 || children.stream().anyMatch(child -> child.isDeeperThan(levels - 1));
+    if (levels <= 0) {
+      return true;
+    }
+    for (Node child : children) {
+      if (child.isDeeperThan(levels - 1)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** This node and everything below it, in the order of {@link #walk}. */

@@ -38,14 +38,15 @@ public record Placement(
     Objects.requireNonNull(pieceId, "pieceId");
     Objects.requireNonNull(pin, "pin");
     changes = Sorted.map(changes);
-    TreeMap<NodeId, List<NodeId>> lists = new TreeMap<>();
-    order.forEach((parent, ids) -> lists.put(parent, List.copyOf(ids)));
-    order = Sorted.map(lists);
-    TreeMap<LocalKey, Integer> since = new TreeMap<>();
-    // Documents that were kept before have none.
-    if (dormantSince != null) {
-      since.putAll(dormantSince);
+    if (!order.isEmpty()) {
+      TreeMap<NodeId, List<NodeId>> lists = new TreeMap<>();
+      order.forEach((parent, ids) -> lists.put(parent, List.copyOf(ids)));
+      order = lists;
     }
+    order = Sorted.map(order);
+    // Documents that were kept before have none.
+    TreeMap<LocalKey, Integer> since =
+        dormantSince == null ? new TreeMap<>() : new TreeMap<>(dormantSince);
     since.keySet().retainAll(changes.keySet());
     dormantSince = Sorted.map(since);
     left = left == null ? List.of() : List.copyOf(left);

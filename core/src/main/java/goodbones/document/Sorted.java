@@ -15,7 +15,9 @@ final class Sorted {
   private Sorted() {}
 
   static <K extends Comparable<K>, V> SortedMap<K, V> map(Map<K, V> map) {
-    return Collections.unmodifiableSortedMap(new TreeMap<>(map));
+    return map.isEmpty()
+        ? Collections.emptySortedMap()
+        : Collections.unmodifiableSortedMap(new TreeMap<>(map));
   }
 
   static <K extends Comparable<K>, V> SortedMap<K, V> with(Map<K, V> map, K key, V value) {

@@ -1,6 +1,5 @@
 package goodbones.document;
 
-import java.util.Comparator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,11 +9,6 @@ import org.jspecify.annotations.Nullable;
  */
 public record StyleKey(StyleProperty property, Device device, State state)
     implements Comparable<StyleKey> {
-  private static final Comparator<StyleKey> ORDER =
-      Comparator.comparing(StyleKey::property)
-          .thenComparing(StyleKey::device)
-          .thenComparing(StyleKey::state);
-
   public static StyleKey of(StyleProperty property) {
     return new StyleKey(property, Device.DESKTOP, State.NORMAL);
   }
@@ -45,7 +39,9 @@ public record StyleKey(StyleProperty property, Device device, State state)
 
   @Override
   public int compareTo(StyleKey other) {
-    return ORDER.compare(this, other);
+    int byProperty = property.compareTo(other.property);
+    int byDevice = byProperty != 0 ? byProperty : device.compareTo(other.device);
+    return byDevice != 0 ? byDevice : state.compareTo(other.state);
   }
 
   @Override

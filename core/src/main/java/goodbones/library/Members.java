@@ -36,8 +36,18 @@ public final class Members {
     while (at.kind().isMember() && !at.children().isEmpty()) {
       at = at.children().get(0);
     }
-    List<Node> seen = at.children().stream().filter(Members::isSeen).toList();
-    return mapChildren(seen.size() == at.children().size() ? at : at.withChildren(seen), children);
+    List<Node> seen = new ArrayList<>(at.children().size());
+    boolean same = true;
+    for (Node child : at.children()) {
+      if (isSeen(child)) {
+        Node drawn = children.apply(child);
+        same &= drawn == child;
+        seen.add(drawn);
+      } else {
+        same = false;
+      }
+    }
+    return same ? at : at.withChildren(seen);
   }
 
   /** Whether there is anything of it to draw. */

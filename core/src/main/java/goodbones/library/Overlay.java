@@ -35,12 +35,18 @@ public final class Overlay {
   private final Map<NodeId, List<NodeId>> placed = new HashMap<>();
   private final Set<NodeId> inLoop;
   private final Set<NodeId> touched = new HashSet<>();
-  private final Set<NodeId> built = new HashSet<>();
 
-  private Overlay(RevisionIndex revision, Placement placement) {
+  public Overlay(RevisionIndex revision, Placement placement) {
+    this(revision, placement, new Standing(revision, placement.changes()));
+  }
+
+  /**
+   * @param standing where everything stands under the placement
+   */
+  public Overlay(RevisionIndex revision, Placement placement, Standing standing) {
     this.revision = revision;
     this.placement = placement;
-    this.standing = new Standing(revision, placement);
+    this.standing = standing;
     this.inLoop = standing.loops();
     standing
         .placedUnder()
@@ -80,7 +86,29 @@ public final class Overlay {
   public static Node show(RevisionIndex revision, Placement placement) {
     return placement.changes().isEmpty()
         ? revision.root()
-        : new Overlay(revision, placement).build(revision.root());
+        : new Overlay(revision, placement).new Building().build(revision.root());
+  }
+
+  /**
+   * A node with all below it as this placement shows it; only that is built.
+   *
+   * @return empty if it is not shown
+   */
+  public Optional<Node> shown(NodeId id) {
+    return isShown(id)
+        ? standing.node(id).map(node -> new Building().build(node))
+        : Optional.empty();
+  }
+
+  private boolean isShown(NodeId id) {
+    NodeId outermost = id;
+    for (NodeId at : standing.upwards(id)) {
+      if (removed.contains(at) || inLoop.contains(at)) {
+        return false;
+      }
+      outermost = at;
+    }
+    return outermost.equals(revision.root().id());
   }
 
   private boolean isMovedAway(NodeId id) {
@@ -88,40 +116,44 @@ public final class Overlay {
   }
 
   /** Every id is shown once, also where an insert brings one along that is there already. */
-  private Node build(Node node) {
-    if (revision.has(node.id()) && !touched.contains(node.id())) {
-      return node;
+  private final class Building {
+    private final Set<NodeId> built = new HashSet<>();
+
+    Node build(Node node) {
+      if (revision.has(node.id()) && !touched.contains(node.id())) {
+        return node;
+      }
+      built.add(node.id());
+      Node valued = values(node);
+      List<Node> shown = new ArrayList<>(node.children().size());
+      for (NodeId id : children(node)) {
+        if (!removed.contains(id) && !built.contains(id)) {
+          shown.add(build(standing.node(id).orElseThrow()));
+        }
+      }
+      return sameObjects(shown, node.children()) ? valued : valued.withChildren(shown);
     }
-    built.add(node.id());
-    Node valued = values(node);
-    List<Node> children = children(node);
-    return sameObjects(children, node.children()) ? valued : valued.withChildren(children);
   }
 
-  private List<Node> children(Node parent) {
-    List<NodeId> ids = new ArrayList<>();
+  private List<NodeId> children(Node parent) {
+    List<NodeId> ids = new ArrayList<>(parent.children().size());
     for (Node child : parent.children()) {
       if (!isMovedAway(child.id())) {
         ids.add(child.id());
       }
     }
     List<NodeId> here = placed.getOrDefault(parent.id(), List.of());
-    List<NodeId> wanted =
-        new ArrayList<>(
-            here.isEmpty() ? List.of() : placement.order().getOrDefault(parent.id(), List.of()));
+    if (here.isEmpty()) {
+      return ids;
+    }
+    List<NodeId> wanted = new ArrayList<>(placement.order().getOrDefault(parent.id(), List.of()));
     here.stream().filter(id -> !wanted.contains(id)).forEach(wanted::add);
     for (int i = 0; i < wanted.size(); i++) {
       if (here.contains(wanted.get(i))) {
         ids.add(positionAfterPredecessor(wanted, i, ids), wanted.get(i));
       }
     }
-    List<Node> shown = new ArrayList<>();
-    for (NodeId id : ids) {
-      if (!removed.contains(id) && !built.contains(id)) {
-        shown.add(build(standing.node(id).orElseThrow()));
-      }
-    }
-    return shown;
+    return ids;
   }
 
   private static boolean sameObjects(List<Node> some, List<Node> others) {

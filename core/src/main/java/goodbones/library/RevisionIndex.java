@@ -6,10 +6,12 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** A revision's tree, made quick to ask: nodes and parents by id, values by key. */
 public final class RevisionIndex {
@@ -18,6 +20,8 @@ public final class RevisionIndex {
   private final Map<NodeId, NodeId> parents = new HashMap<>();
   private final Set<LocalKey> slots = new LinkedHashSet<>();
   private final Set<LocalKey> siteSlots = new LinkedHashSet<>();
+  private final Set<NodeId> off = new HashSet<>();
+  private volatile @Nullable NewSlots newSlots;
 
   public RevisionIndex(Node root) {
     this.root = root;
@@ -25,6 +29,9 @@ public final class RevisionIndex {
         node -> {
           nodes.put(node.id(), node);
           node.children().forEach(child -> parents.put(child.id(), node.id()));
+          if (node.options().off()) {
+            off.add(node.id());
+          }
           node.slots().forEach(field -> slots.add(key(node, field)));
           node.options().siteSlots().forEach(field -> siteSlots.add(key(node, field)));
         });
@@ -55,9 +62,33 @@ public final class RevisionIndex {
     return slots;
   }
 
+  /** The slots that were none in an earlier revision. */
+  public Set<LocalKey> slotsNewSince(RevisionIndex earlier) {
+    NewSlots known = newSlots;
+    if (known == null || known.since() != earlier) {
+      Set<LocalKey> found = new LinkedHashSet<>();
+      for (LocalKey slot : slots) {
+        if (!earlier.isSlot(slot) && !earlier.isSiteSlot(slot)) {
+          found.add(slot);
+        }
+      }
+      known = new NewSlots(earlier, found);
+      newSlots = known;
+    }
+    return known.slots();
+  }
+
+  /** Asked again and again for the same revision before. */
+  private record NewSlots(RevisionIndex since, Set<LocalKey> slots) {}
+
   /** The fields that are filled once for the whole site, in the order of the tree. */
   public Set<LocalKey> siteSlots() {
     return siteSlots;
+  }
+
+  /** Whether the revision has a part switched off. */
+  public boolean isOff(NodeId id) {
+    return off.contains(id);
   }
 
   /** Says whether a content field is a slot here; false if the node is not in the revision. */

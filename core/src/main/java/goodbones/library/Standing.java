@@ -1,9 +1,9 @@
 package goodbones.library;
 
+import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -15,7 +15,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where everything of a revision stands under a placement's local changes, what is removed
@@ -27,24 +29,27 @@ public final class Standing {
   private final Map<NodeId, Node> inserted = new HashMap<>();
   private final Map<NodeId, NodeId> insertedUnder = new HashMap<>();
   private final Map<NodeId, NodeId> placedUnder = new TreeMap<>();
+  private @Nullable Map<NodeId, List<NodeId>> placed;
+  private @Nullable Set<NodeId> loops;
 
-  public Standing(RevisionIndex revision, Placement placement) {
+  /**
+   * @param changes those of the placement
+   */
+  public Standing(RevisionIndex revision, Map<LocalKey, LocalValue> changes) {
     this.revision = revision;
-    for (LocalValue value : placement.changes().values()) {
-      if (value instanceof LocalValue.PlacedUnder placed) {
-        placed.inserted().ifPresent(tree -> tree.walk(this::insert));
+    for (LocalValue value : changes.values()) {
+      if (value instanceof LocalValue.PlacedUnder under && under.inserted().isPresent()) {
+        under.inserted().get().walk(this::insert);
       }
     }
-    placement
-        .changes()
-        .forEach(
-            (key, value) -> {
-              if (value instanceof LocalValue.PlacedUnder placed
-                  && has(placed.parent())
-                  && has(key.node())) {
-                placedUnder.put(key.node(), placed.parent());
-              }
-            });
+    for (Map.Entry<LocalKey, LocalValue> change : changes.entrySet()) {
+      NodeId node = change.getKey().node();
+      if (change.getValue() instanceof LocalValue.PlacedUnder under
+          && has(under.parent())
+          && has(node)) {
+        placedUnder.put(node, under.parent());
+      }
+    }
   }
 
   /** What the revision has too is the revision's. */
@@ -72,6 +77,19 @@ public final class Standing {
         : revision.parent(id).or(() -> Optional.ofNullable(insertedUnder.get(id)));
   }
 
+  /** Whether a node, or anything that it stands under, is like that. */
+  public boolean isUnder(NodeId from, Predicate<NodeId> wanted) {
+    if (!loops().isEmpty()) {
+      return upwards(from).stream().anyMatch(wanted);
+    }
+    for (Optional<NodeId> at = Optional.of(from); at.isPresent(); at = parent(at.get())) {
+      if (wanted.test(at.get())) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** A node and what it stands under, from the inside out; a loop of parents ends it. */
   public Set<NodeId> upwards(NodeId from) {
     Set<NodeId> line = new LinkedHashSet<>();
@@ -84,9 +102,6 @@ public final class Standing {
 
   /** The nodes of the revision that stand below one of them here. */
   public Set<NodeId> below(NodeId top) {
-    Map<NodeId, List<NodeId>> placed = new HashMap<>();
-    placedUnder.forEach(
-        (child, parent) -> placed.computeIfAbsent(parent, p -> new ArrayList<>()).add(child));
     Set<NodeId> below = new HashSet<>();
     Deque<NodeId> open = new ArrayDeque<>(List.of(top));
     while (!open.isEmpty()) {
@@ -94,12 +109,24 @@ public final class Standing {
       Stream<NodeId> own = node(at).stream().flatMap(n -> n.children().stream()).map(Node::id);
       Stream.concat(
               own.filter(child -> parent(child).filter(at::equals).isPresent()),
-              placed.getOrDefault(at, List.of()).stream())
+              placedIn(at).stream())
           .filter(below::add)
           .forEach(open::push);
     }
     below.removeIf(id -> id.equals(top) || !revision.has(id));
     return below;
+  }
+
+  private List<NodeId> placedIn(NodeId parent) {
+    Map<NodeId, List<NodeId>> made = placed;
+    if (made == null) {
+      made = new HashMap<>();
+      for (Map.Entry<NodeId, NodeId> each : placedUnder.entrySet()) {
+        made.computeIfAbsent(each.getValue(), p -> new ArrayList<>()).add(each.getKey());
+      }
+      placed = made;
+    }
+    return made.getOrDefault(parent, List.of());
   }
 
   /** What local changes place, with what they place it under; in the order of ids. */
@@ -114,6 +141,15 @@ public final class Standing {
    * @return an empty set if there are none
    */
   public Set<NodeId> loops() {
+    Set<NodeId> known = loops;
+    if (known == null) {
+      known = findLoops();
+      loops = known;
+    }
+    return known;
+  }
+
+  private Set<NodeId> findLoops() {
     Set<NodeId> looping = new HashSet<>();
     for (NodeId start : placedUnder.keySet()) {
       if (!looping.contains(start)) {

@@ -6,7 +6,6 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Standing;
 import java.util.LinkedHashSet;
@@ -25,27 +24,28 @@ import java.util.function.Function;
  */
 final class LoopBreaking {
   private final RevisionIndex revision;
-  private final Placement placement;
   private final Standing before;
   private final SortedMap<LocalKey, LocalValue> changes;
 
-  private LoopBreaking(RevisionIndex revision, Placement placement, Standing before) {
+  private LoopBreaking(
+      RevisionIndex revision, SortedMap<LocalKey, LocalValue> changes, Standing before) {
     this.revision = revision;
-    this.placement = placement;
     this.before = before;
-    this.changes = new TreeMap<>(placement.changes());
+    this.changes = new TreeMap<>(changes);
   }
 
   /**
    * @param revision the newer revision
-   * @param placement with the changes that hold
+   * @param changes those of the placement that hold
    * @param before where everything stood before
-   * @return its changes, with further ones that break the loops; a loop that nothing can break,
+   * @return the changes, with further ones that break the loops; a loop that nothing can break,
    *     because no place can hold any of its nodes, stays
    */
   static SortedMap<LocalKey, LocalValue> of(
-      RevisionIndex revision, Placement placement, Standing before) {
-    return new LoopBreaking(revision, placement, before).run();
+      RevisionIndex revision, SortedMap<LocalKey, LocalValue> changes, Standing before) {
+    return new Standing(revision, changes).loops().isEmpty()
+        ? changes
+        : new LoopBreaking(revision, changes, before).run();
   }
 
   private SortedMap<LocalKey, LocalValue> run() {
@@ -70,7 +70,7 @@ final class LoopBreaking {
   }
 
   private Standing now() {
-    return new Standing(revision, placement.withChanges(changes));
+    return new Standing(revision, changes);
   }
 
   private Optional<NodeId> home(NodeId id, Set<NodeId> looping, Standing now) {

@@ -28,6 +28,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 
 /**
  * Shows a newer revision under the same local changes.
@@ -68,6 +69,7 @@ public final class Rebase {
   private final int to;
   private final Library library;
   private final Showing outside;
+  private final Way way;
   private final View before;
   private final RevisionIndex last;
   private final Map<Integer, Way> ways = new HashMap<>();
@@ -96,8 +98,9 @@ public final class Rebase {
     this.to = to;
     this.library = library;
     this.outside = outside;
-    this.placement = way(settled()).relocated(placement);
-    this.last = way(settled()).last();
+    this.way = way(settled());
+    this.placement = way.relocated(placement);
+    this.last = way.last();
     for (LocalValue value : this.placement.changes().values()) {
       if (value instanceof LocalValue.PlacedUnder placed) {
         placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
@@ -105,12 +108,12 @@ public final class Rebase {
     }
     this.before = before(settled());
     this.after = new View(last, this.placement);
-    this.slots = new Slots(way(settled()), outside.fillings());
+    this.slots = new Slots(way, outside.fillings());
     this.forks =
         new Forks(
             placement,
             settled(),
-            way(settled()),
+            way,
             library,
             other -> Rebase.of(placementId, other, shownNow, to, library, outside));
   }
@@ -142,7 +145,9 @@ public final class Rebase {
 
   /** What was shown where a change was made. */
   private View before(LocalKey key) {
-    return before(placement.dormantSince().getOrDefault(key, settled()));
+    return placement.dormantSince().isEmpty()
+        ? before
+        : before(placement.dormantSince().getOrDefault(key, settled()));
   }
 
   private Way way(int from) {
@@ -157,7 +162,9 @@ public final class Rebase {
 
   /** The way of one change: from the revision that it was made on. */
   private Way way(LocalKey key) {
-    return way(placement.dormantSince().getOrDefault(key, settled()));
+    return placement.dormantSince().isEmpty()
+        ? way
+        : way(placement.dormantSince().getOrDefault(key, settled()));
   }
 
   private Rebased run() {
@@ -166,7 +173,9 @@ public final class Rebase {
     checkLoops();
     checkRemovals();
     checkCatalogue();
-    List.copyOf(verdicts.keySet()).forEach(this::foldIntoVariant);
+    if (!variantsGone.isEmpty()) {
+      List.copyOf(verdicts.keySet()).forEach(this::foldIntoVariant);
+    }
     verdicts.forEach(this::ask);
     fork();
     SortedMap<LocalKey, LocalValue> written = slots.written(placement);
@@ -303,22 +312,28 @@ public final class Rebase {
 
   private void checkLoops() {
     SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
-    standing
-        .keySet()
-        .removeIf(
-            key -> verdicts.get(key) == Verdict.GONE || verdicts.get(key) == Verdict.ABSORBED);
-    Placement held = placement.withChanges(standing);
-    Set<NodeId> looping = new Standing(last, held).loops();
+    boolean movesGiveWay =
+        standing.keySet().removeIf(key -> isPlaced(key) && givesWay(verdicts.get(key)));
+    Set<NodeId> looping =
+        movesGiveWay ? new Standing(last, standing).loops() : after.standing().loops();
     if (looping.isEmpty()) {
       return;
     }
     List<LocalKey> keys =
         standing.keySet().stream()
-            .filter(key -> key.aspect() instanceof Aspect.Placed && looping.contains(key.node()))
+            .filter(key -> isPlaced(key) && looping.contains(key.node()))
             .toList();
-    Placement broken = held.withChanges(LoopBreaking.of(last, held, before.standing()));
+    SortedMap<LocalKey, LocalValue> broken = LoopBreaking.of(last, standing, before.standing());
     boolean canStay = new Standing(last, broken).loops().isEmpty();
     shape(keys, LOOP, canStay ? Set.of(Settlement.STAY, Settlement.TAKE) : Set.of(Settlement.TAKE));
+  }
+
+  private static boolean isPlaced(LocalKey key) {
+    return key.aspect() instanceof Aspect.Placed;
+  }
+
+  private static boolean givesWay(Verdict verdict) {
+    return verdict == Verdict.GONE || verdict == Verdict.ABSORBED;
   }
 
   private void checkRemovals() {
@@ -376,29 +391,46 @@ public final class Rebase {
     }
   }
 
+  /** Only where something was put can something be that must not be there. */
   private void checkCatalogue() {
-    SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
-    standing.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
+    Set<NodeId> parents = new TreeSet<>();
     Map<NodeId, List<LocalKey>> moved = new HashMap<>();
-    standing.forEach(
-        (key, value) -> {
-          if (value instanceof LocalValue.PlacedUnder placed) {
-            for (NodeId node : Set.of(placed.parent(), key.node())) {
-              moved.computeIfAbsent(node, n -> new ArrayList<>()).add(key);
-            }
-          }
-        });
-    if (moved.isEmpty()) {
-      return;
+    boolean allHold = true;
+    for (Map.Entry<LocalKey, LocalValue> change : placement.changes().entrySet()) {
+      LocalKey key = change.getKey();
+      Verdict verdict = verdicts.get(key);
+      allHold &= verdict == Verdict.STANDS || verdict == Verdict.DORMANT || !isOfTree(key);
+      if (verdict == Verdict.STANDS && change.getValue() instanceof LocalValue.PlacedUnder under) {
+        parents.add(under.parent());
+        moved.computeIfAbsent(under.parent(), n -> new ArrayList<>()).add(key);
+        moved.computeIfAbsent(key.node(), n -> new ArrayList<>()).add(key);
+      }
     }
-    Node shown = Overlay.show(last, placement.withChanges(standing));
-    Catalogue.faultsAt(Members.withoutMembers(shown), moved.keySet())
-        .forEach(
-            fault ->
-                shape(
-                    moved.getOrDefault(fault.node(), List.of()),
-                    "full " + fault.node(),
-                    Set.of(Settlement.TAKE)));
+    Function<NodeId, Optional<Node>> shown = allHold ? after::shown : standing()::shown;
+    for (NodeId parent : parents) {
+      shown
+          .apply(parent)
+          .map(Members::withoutMembers)
+          .map(drawn -> Catalogue.faultsAt(drawn, moved.keySet()))
+          .orElse(List.of())
+          .forEach(
+              fault ->
+                  shape(
+                      moved.getOrDefault(fault.node(), List.of()),
+                      "full " + fault.node(),
+                      Set.of(Settlement.TAKE)));
+    }
+  }
+
+  private static boolean isOfTree(LocalKey key) {
+    return isPlaced(key) || key.aspect() instanceof Aspect.Removed || key.aspect().isPick();
+  }
+
+  /** What would be shown with what stands, and nothing else. */
+  private Overlay standing() {
+    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
+    changes.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
+    return new Overlay(last, placement.withChanges(changes));
   }
 
   private void shape(Collection<LocalKey> keys, String id, Set<Settlement> choices) {

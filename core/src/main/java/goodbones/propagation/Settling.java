@@ -108,7 +108,7 @@ final class Settling {
     SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
     changes.keySet().removeIf(key -> verdicts.get(key) == Verdict.ABSORBED);
     changes.putAll(written);
-    Map<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
+    SortedMap<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
     ordered.clear();
     for (Question question : questions) {
       boolean take = decisions.get(question.id()) == Settlement.TAKE;
@@ -120,18 +120,20 @@ final class Settling {
     }
     // Several answers together can make a loop that none of them makes alone.
     SortedMap<LocalKey, LocalValue> settled =
-        LoopBreaking.of(last, placement.withChanges(changes), before.apply(ANY).standing());
-    return placement
-        .withChanges(settled)
-        .withOrder(order)
-        .withSettled(to)
-        .withDormantSince(dormantSince(settled))
-        .withPin(Optional.empty());
+        LoopBreaking.of(last, changes, before.apply(ANY).standing());
+    return new Placement(
+        placement.pieceId(),
+        to,
+        Optional.empty(),
+        settled,
+        order,
+        dormantSince(settled),
+        placement.left());
   }
 
   /** What stays dormant keeps the revision that it was made on. */
-  private Map<LocalKey, Integer> dormantSince(SortedMap<LocalKey, LocalValue> changes) {
-    Map<LocalKey, Integer> since = new TreeMap<>();
+  private SortedMap<LocalKey, Integer> dormantSince(SortedMap<LocalKey, LocalValue> changes) {
+    SortedMap<LocalKey, Integer> since = new TreeMap<>();
     for (LocalKey key : changes.keySet()) {
       int made = placement.dormantSince().getOrDefault(key, from);
       if (verdicts.get(key) == Verdict.DORMANT && made != to) {
@@ -149,7 +151,7 @@ final class Settling {
     for (LocalKey key : question.keys()) {
       if (changes.get(key) instanceof LocalValue.ItemsAre items && last.has(key.node())) {
         // It is there and no list any more: what was added to it stays in it.
-        then.shown().find(key.node()).stream()
+        then.shown(key.node()).stream()
             .flatMap(list -> list.children().stream())
             .filter(item -> items.own().contains(item.id().own()))
             .forEach(item -> tops.computeIfAbsent(item.id(), top -> new ArrayList<>()));
@@ -179,13 +181,13 @@ final class Settling {
       View then,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
-    List<NodeId> shown = children(then.shown(), items.node());
-    for (NodeId child : children(without.apply(items).root(), items.node())) {
+    List<NodeId> shown = children(then.shown(items.node()));
+    for (NodeId child : children(without.apply(items).node(items.node()))) {
       if (last.has(child) && !shown.contains(child)) {
         changes.put(new LocalKey(child, Aspect.REMOVED), new LocalValue.IsRemoved());
       }
     }
-    List<NodeId> there = children(last.root(), items.node());
+    List<NodeId> there = children(last.node(items.node()));
     List<NodeId> wanted = shown.stream().filter(there::contains).toList();
     if (!there.stream().filter(wanted::contains).toList().equals(wanted)) {
       for (NodeId child : wanted) {
@@ -198,11 +200,8 @@ final class Settling {
     }
   }
 
-  private static List<NodeId> children(Node tree, NodeId parent) {
-    return tree.find(parent).stream()
-        .flatMap(node -> node.children().stream())
-        .map(Node::id)
-        .toList();
+  private static List<NodeId> children(Optional<Node> parent) {
+    return parent.stream().flatMap(node -> node.children().stream()).map(Node::id).toList();
   }
 
   /** An item that the library dropped becomes one of the placement's own, if it can be made. */
@@ -213,7 +212,7 @@ final class Settling {
       List<LocalKey> keys,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
-    Optional<Node> shown = then.shown().find(item);
+    Optional<Node> shown = then.shown(item);
     NodeId path = item.beside(fresh(item));
     LocalKey items = new LocalKey(list, Aspect.ITEMS);
     Optional<Placement> said =
@@ -269,7 +268,7 @@ final class Settling {
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
     NodeId home = survivor(top, then.standing());
-    Optional<Node> shown = then.shown().find(top);
+    Optional<Node> shown = then.shown(top);
     Set<NodeId> copied = new HashSet<>();
     Optional<Node> left =
         shown
@@ -284,7 +283,7 @@ final class Settling {
       order.put(
           home,
           orderWithCopy(
-              stood.contains(top) && ordered.contains(home) ? stood : children(then.shown(), home),
+              stood.contains(top) && ordered.contains(home) ? stood : children(then.shown(home)),
               top,
               copy.id()));
       ordered.add(home);

@@ -9,6 +9,9 @@ import goodbones.document.Placement;
 import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Standing;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -18,12 +21,24 @@ final class View {
   private final RevisionIndex revision;
   private final Placement placement;
   private final Standing standing;
-  private @Nullable Node shown;
+  private final Set<NodeId> removed = new HashSet<>();
+  private final Map<NodeId, Boolean> switched = new HashMap<>();
+  private @Nullable Overlay overlay;
 
   View(RevisionIndex revision, Placement placement) {
     this.revision = revision;
     this.placement = placement;
-    this.standing = new Standing(revision, placement);
+    this.standing = new Standing(revision, placement.changes());
+    placement
+        .changes()
+        .forEach(
+            (key, value) -> {
+              if (value instanceof LocalValue.IsRemoved) {
+                removed.add(key.node());
+              } else if (value instanceof LocalValue.SwitchedIs is) {
+                switched.put(key.node(), is.on());
+              }
+            });
   }
 
   RevisionIndex revision() {
@@ -35,13 +50,14 @@ final class View {
     return standing;
   }
 
-  Node shown() {
-    Node made = shown;
+  /** A node with all below it as it is shown; empty if it is not. */
+  Optional<Node> shown(NodeId id) {
+    Overlay made = overlay;
     if (made == null) {
-      made = Overlay.show(revision, placement);
-      shown = made;
+      made = new Overlay(revision, placement, standing);
+      overlay = made;
     }
-    return made;
+    return made.shown(id);
   }
 
   /** Whether a change has a place in the shown tree: a node that is not inside something hidden. */
@@ -49,36 +65,21 @@ final class View {
     if (!revision.has(key.node()) && standing.parent(key.node()).isEmpty()) {
       return false;
     }
-    Set<NodeId> line = standing.upwards(key.node());
     boolean hides =
         key.aspect() instanceof Aspect.Removed || key.aspect() instanceof Aspect.Switched;
-    if (hides) {
-      line.remove(key.node());
-    }
-    return line.stream().noneMatch(id -> isRemovedHere(id) || isOff(id));
-  }
-
-  private boolean isRemovedHere(NodeId id) {
-    return placement.changes().containsKey(new LocalKey(id, Aspect.REMOVED));
+    return !standing.isUnder(
+        key.node(), at -> !(hides && at.equals(key.node())) && (removed.contains(at) || isOff(at)));
   }
 
   private boolean isOff(NodeId id) {
-    return switchedHere(id)
-        .map(is -> !is.on())
-        .orElseGet(() -> revision.node(id).map(node -> node.options().off()).orElse(false));
-  }
-
-  private Optional<LocalValue.SwitchedIs> switchedHere(NodeId id) {
-    return placement.changes().get(new LocalKey(id, Aspect.SWITCHED))
-            instanceof LocalValue.SwitchedIs is
-        ? Optional.of(is)
-        : Optional.empty();
+    Boolean on = switched.get(id);
+    return on == null ? revision.isOff(id) : !on;
   }
 
   /** The outermost part around a node that the revision switches off, and nobody here. */
   Optional<NodeId> switchedOff(NodeId id) {
     return standing.upwards(id).stream()
-        .filter(at -> switchedHere(at).isEmpty() && isOff(at))
+        .filter(at -> !switched.containsKey(at) && isOff(at))
         .reduce((inner, outer) -> outer);
   }
 }

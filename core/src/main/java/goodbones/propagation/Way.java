@@ -172,11 +172,7 @@ final class Way {
   Set<LocalKey> newSlots() {
     Set<LocalKey> found = new LinkedHashSet<>();
     for (Step step : steps.subList(0, steps.size() - 1)) {
-      for (LocalKey slot : last().slots()) {
-        if (!step.shown().isSlot(slot) && !step.shown().isSiteSlot(slot)) {
-          found.add(slot);
-        }
-      }
+      found.addAll(last().slotsNewSince(step.shown()));
     }
     return found;
   }

@@ -15,6 +15,6 @@ public final class Laid {
   }
 
   public static Standing standing(Node revision, Placement placement) {
-    return new Standing(new RevisionIndex(revision), placement);
+    return new Standing(new RevisionIndex(revision), placement.changes());
   }
 }
