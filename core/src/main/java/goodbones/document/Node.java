@@ -292,8 +292,15 @@ public record Node(
 
   /** A copy of the whole subtree with every id translated. */
   public Node mapIds(UnaryOperator<NodeId> translate) {
-    return withId(translate.apply(id))
-        .withChildren(children.stream().map(child -> child.mapIds(translate)).toList());
+    List<Node> mapped = new ArrayList<>(children.size());
+    for (Node child : children) {
+      mapped.add(child.mapIds(translate));
+    }
+    return with(
+        parts -> {
+          parts.id = translate.apply(id);
+          parts.children = mapped;
+        });
   }
 
   /**

@@ -171,8 +171,7 @@ final class Expansion {
     }
     Node placed = shown.mapIds(id -> id.within(member.id()));
     Node around = member.withChildren(List.of(filledForSite(placed, from)));
-    return new Fillings.Filling(
-        number, showing.fillings(), inserts.depth == 0, around, Map.copyOf(from), deep);
+    return new Fillings.Filling(number, showing.fillings(), inserts.depth == 0, around, from, deep);
   }
 
   private Node filledForSite(Node node, Map<NodeId, Origin> from) {

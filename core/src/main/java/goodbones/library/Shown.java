@@ -10,6 +10,7 @@ import goodbones.document.StyleValue;
 import goodbones.style.Layer;
 import goodbones.style.OwnValues;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -27,7 +28,7 @@ import java.util.Set;
  */
 public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implements OwnValues {
   public Shown {
-    origins = Map.copyOf(origins);
+    origins = Collections.unmodifiableMap(origins);
   }
 
   /** A piece's own tree, which shows itself. */
