@@ -1,4 +1,4 @@
-import type { FreshView, NodeView, WorkbenchAnswer } from '../workbench/source';
+import type { FreshView, NodeView, WorkbenchAnswer } from '../workbench/engine/source';
 
 /** A node as a workbench is told of it, for tests. */
 export function nodeView(id: string, kind: string, parent: string): NodeView {

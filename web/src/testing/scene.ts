@@ -1,6 +1,6 @@
-import type { Canvas } from '../workbench/LiveFrame';
-import type { NodeView } from '../workbench/source';
-import { treeOf, type Tree } from '../workbench/tree';
+import type { Canvas } from '../workbench/engine/drawing';
+import type { NodeView } from '../workbench/engine/source';
+import { treeOf, type Tree } from '../workbench/engine/tree';
 
 /** A drawn page and its tree, made of the same HTML, for tests. */
 export type Scene = {

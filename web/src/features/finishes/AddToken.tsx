@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
-import { inputClass } from '../../workbench/FieldRow';
+import { inputClass } from '../../ui/inputClass';
 import type { Parts } from './parts';
 import type { Table } from './table';
 

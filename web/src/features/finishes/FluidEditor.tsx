@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
-import { inputClass } from '../../workbench/FieldRow';
+import { inputClass } from '../../ui/inputClass';
 import { readFluid, writeFluid, type Fluid } from './composite';
 
 type Props = { value: string; css: string; onTry: (value: string) => void };

@@ -2,8 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { count } from '../../ui/count';
-import { devices } from '../../workbench/devices';
-import { Frame, type Boxes } from '../../workbench/Frame';
+import { devices } from '../../workbench/engine/devices';
+import { Frame, type Boxes } from '../../workbench/canvas/Frame';
 
 /**
  * Lets this browser measure where the boxes of a site’s pages stand, at all three widths, so that

@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button';
 import { count, when } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Mark } from '../../ui/States';
-import { inputClass } from '../../workbench/FieldRow';
+import { inputClass } from '../../ui/inputClass';
 import { ReachLine } from './ReachLine';
 import type { Table } from './table';
 import type { Change } from './useFinishes';

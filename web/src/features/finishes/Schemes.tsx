@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
-import { inputClass } from '../../workbench/FieldRow';
-import { DraftInput } from '../../workbench/DraftInput';
-import { useDraft } from '../../workbench/useDraft';
+import { inputClass } from '../../ui/inputClass';
+import { DraftInput } from '../../ui/DraftInput';
+import { useDraft } from '../../ui/useDraft';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
 import { SpecimenPane } from './SpecimenPane';

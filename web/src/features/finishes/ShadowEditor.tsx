@@ -1,5 +1,5 @@
 import { Button } from '../../ui/Button';
-import { inputClass } from '../../workbench/FieldRow';
+import { inputClass } from '../../ui/inputClass';
 import { readShadow, writeShadow, type Shadow } from './composite';
 import { Slider } from './Slider';
 

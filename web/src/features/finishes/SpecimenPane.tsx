@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { fetchText } from '../../api/client';
 import { useWidth } from '../../ui/useWidth';
-import { devices } from '../../workbench/devices';
-import { Frame } from '../../workbench/Frame';
+import { devices } from '../../workbench/engine/devices';
+import { Frame } from '../../workbench/canvas/Frame';
 
 type Props = { look: string; page: string; html: string | undefined; quick?: string };
 

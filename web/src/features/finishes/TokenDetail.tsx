@@ -5,7 +5,7 @@ import { answer, api } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Mark } from '../../ui/States';
-import { inputClass } from '../../workbench/FieldRow';
+import { inputClass } from '../../ui/inputClass';
 import { ColourEditor } from './ColourEditor';
 import { FamilyEditor } from './FamilyEditor';
 import { FluidEditor } from './FluidEditor';

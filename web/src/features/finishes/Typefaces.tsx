@@ -3,7 +3,7 @@ import { useEffect, useId, useState } from 'react';
 import { answer, api, Problem, uploadFont } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Empty, Mark } from '../../ui/States';
-import { inputClass } from '../../workbench/FieldRow';
+import { inputClass } from '../../ui/inputClass';
 import { useFonts } from './FamilyEditor';
 import { LookChoice } from './LookChoice';
 import { lookName, type Parts } from './parts';

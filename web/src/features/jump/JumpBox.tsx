@@ -5,7 +5,7 @@ import { answer, api } from '../../api/client';
 import { useOfferedCommands } from '../../ui/commands';
 import { Sheet } from '../../ui/Sheet';
 import { tableQuery } from '../finishes/table';
-import { shortcuts } from '../../workbench/shortcuts';
+import { shortcuts } from '../../workbench/hands/shortcuts';
 
 type Target = { key: string; kind: string; title: string; where: string; run: () => void };
 

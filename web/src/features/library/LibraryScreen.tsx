@@ -5,7 +5,7 @@ import { answer, api, fetchText, type Schemas } from '../../api/client';
 import { count, names, reachWords } from '../../ui/count';
 import { Empty, Failed, Loading, Mark } from '../../ui/States';
 import { useWidth } from '../../ui/useWidth';
-import { Frame } from '../../workbench/Frame';
+import { Frame } from '../../workbench/canvas/Frame';
 import { useSites } from '../sites/useSites';
 
 /** The pieces, each shown as itself and whole, at two widths. */

@@ -6,8 +6,12 @@ import { Button } from '../../ui/Button';
 import { when } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
-import { pieceSource, type WorkbenchAnswer, type WorkbenchView } from '../../workbench/source';
-import { Workbench } from '../../workbench/Workbench';
+import {
+  pieceSource,
+  type WorkbenchAnswer,
+  type WorkbenchView,
+} from '../../workbench/engine/source';
+import { Workbench } from '../../workbench/shell/Workbench';
 import { useSites } from '../sites/useSites';
 import { Variants } from './Variants';
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { answer, api, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
-import type { AskedEdit, WorkbenchAnswer, WorkbenchView } from '../../workbench/source';
+import type { AskedEdit, WorkbenchAnswer, WorkbenchView } from '../../workbench/engine/source';
 
 type Props = {
   view: WorkbenchView;

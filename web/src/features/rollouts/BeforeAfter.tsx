@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { Failed, Loading } from '../../ui/States';
 import { useWidth } from '../../ui/useWidth';
-import { devices, type DeviceKey } from '../../workbench/devices';
-import { Frame, type Boxes } from '../../workbench/Frame';
+import { devices, type DeviceKey } from '../../workbench/engine/devices';
+import { Frame, type Boxes } from '../../workbench/canvas/Frame';
 
 type Props = {
   plan: Schemas['Plan'];

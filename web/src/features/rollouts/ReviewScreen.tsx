@@ -5,7 +5,7 @@ import { answer, api, Problem, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Empty, Failed, Loading } from '../../ui/States';
-import { deviceOf, devices } from '../../workbench/devices';
+import { deviceOf, devices } from '../../workbench/engine/devices';
 import { BeforeAfter } from './BeforeAfter';
 import { Decision } from './Decision';
 import { SiteDecision } from './SiteDecision';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { pageSource } from '../../workbench/source';
-import { Workbench } from '../../workbench/Workbench';
+import { pageSource } from '../../workbench/engine/source';
+import { Workbench } from '../../workbench/shell/Workbench';
 
 /** A client's page on the workbench. */
 export function PageScreen() {

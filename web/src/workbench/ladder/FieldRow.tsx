@@ -1,0 +1,194 @@
+import { useId, useState } from 'react';
+import type { Problem } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { inputClass } from '../../ui/inputClass';
+import { ProblemLine } from '../../ui/ProblemLine';
+import { DraftInput } from '../../ui/DraftInput';
+import { PicturePicker } from './PicturePicker';
+import type { AskedEdit, FieldView, NodeView } from '../engine/source';
+import { useDraft } from '../../ui/useDraft';
+
+type Props = {
+  field: FieldView;
+  node: NodeView;
+  inPiece: boolean;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
+};
+
+/** A content field of the thing in hand. */
+export function FieldRow({ field, node, inPiece, onEdit }: Props) {
+  const id = useId();
+  return (
+    <div className="mb-2">
+      <div className="flex justify-between items-baseline text-[12.5px] mb-0.5">
+        <label htmlFor={id} className="font-medium">
+          {field.label}
+        </label>
+        <SlotState field={field} node={node} inPiece={inPiece} onEdit={onEdit} />
+      </div>
+      {field.type === 'picture' ? (
+        <PictureField id={id} field={field} node={node} onEdit={onEdit} />
+      ) : field.type === 'level' ? (
+        <select
+          id={id}
+          className={inputClass}
+          value={field.value || '2'}
+          onChange={(e) =>
+            void onEdit({ type: 'FIELD', node: node.id, field: field.key, value: e.target.value })
+          }
+        >
+          {['1', '2', '3', '4', '5', '6'].map((level) => (
+            <option key={level} value={level}>
+              Level {level}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <TextField id={id} field={field} node={node} onEdit={onEdit} />
+      )}
+    </div>
+  );
+}
+
+function SlotState({ field, node, inPiece, onEdit }: Props) {
+  if (field.key === 'level' && !field.local) return null;
+  if (inPiece && node.placement === '') {
+    return (
+      <select
+        aria-label={`Who fills ${field.label.toLowerCase()}`}
+        className="border border-line bg-sheet text-soft text-[12px] rounded-[2px] max-w-[150px]"
+        value={field.filled}
+        onChange={(e) =>
+          void onEdit({
+            type: 'SLOT',
+            node: node.id,
+            field: field.key,
+            filled: filledBy[e.target.value] ?? 'FIXED',
+          })
+        }
+      >
+        <option value="fixed">fixed here</option>
+        <option value="own">slot of each placement</option>
+        <option value="site">slot of the whole site</option>
+      </select>
+    );
+  }
+  if (node.placement === '') return null;
+  if (!field.local) return <span className="text-soft">{unfilled[field.filled]}</span>;
+  const ofSite = field.filled === 'site';
+  return (
+    <span className={field.filled === 'fixed' ? 'text-ochre' : 'text-verdigris'}>
+      {ofSite
+        ? 'filled for the whole site'
+        : field.filled === 'own'
+          ? 'slot, filled here'
+          : 'local change'}{' '}
+      ·{' '}
+      <button
+        type="button"
+        className="underline underline-offset-2"
+        title={`The piece says “${field.library}”`}
+        onClick={() =>
+          void onEdit({ type: 'RESET', node: node.id, aspect: `content ${field.key}` })
+        }
+      >
+        use the piece’s
+      </button>
+    </span>
+  );
+}
+
+const filledBy: Record<string, 'FIXED' | 'OWN' | 'SITE'> = {
+  fixed: 'FIXED',
+  own: 'OWN',
+  site: 'SITE',
+};
+
+const unfilled: Record<string, string> = {
+  fixed: 'fixed in the piece',
+  own: 'slot, not filled yet',
+  site: 'slot of the whole site',
+};
+
+type TextProps = Omit<Props, 'inPiece'> & { id: string };
+
+function TextField({ id, field, node, onEdit }: TextProps) {
+  const draft = useDraft(field.value, (value) =>
+    onEdit({ type: 'FIELD', node: node.id, field: field.key, value }),
+  );
+  const shared = {
+    id,
+    className: `${inputClass} ${draft.problem ? 'border-brick' : ''}`,
+    value: draft.text,
+    'aria-invalid': draft.problem !== undefined,
+    'aria-describedby': `${id}-problem`,
+    onBlur: () => void draft.leave(),
+  };
+  return (
+    <>
+      {field.type === 'words' ? (
+        <textarea
+          {...shared}
+          rows={Math.min(5, Math.max(1, Math.ceil(draft.text.length / 32)))}
+          onChange={(e) => {
+            draft.typed(e.target.value);
+          }}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter' && !e.shiftKey) {
+              e.preventDefault();
+              void draft.commit();
+            } else if (e.key === 'Escape') {
+              draft.drop();
+              e.currentTarget.blur();
+            }
+          }}
+        />
+      ) : (
+        <DraftInput
+          draft={draft}
+          id={id}
+          className={shared.className}
+          aria-describedby={`${id}-problem`}
+        />
+      )}
+      <ProblemLine id={`${id}-problem`} problem={draft.problem} />
+    </>
+  );
+}
+
+function PictureField({ id, field, node, onEdit }: TextProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <div className="flex items-center gap-2">
+      {field.value ? (
+        <img
+          src={`/api/pictures/${field.value}/file`}
+          alt=""
+          className="w-16 h-9 object-cover border border-line"
+        />
+      ) : (
+        <span className="w-16 h-9 border border-dashed border-line" />
+      )}
+      <Button
+        id={id}
+        className="!py-1 text-[13px]"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        {field.value ? 'Choose another' : 'Choose a picture'}
+      </Button>
+      <PicturePicker
+        open={open}
+        chosen={field.value}
+        alt={field.alt}
+        onClose={() => {
+          setOpen(false);
+        }}
+        onChoose={(value, alt) =>
+          onEdit({ type: 'FIELD', node: node.id, field: field.key, value, alt })
+        }
+      />
+    </div>
+  );
+}

@@ -1,0 +1,131 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
+import { answer, api, leftOutWords, Problem, uploadPicture } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
+import { Empty, Loading } from '../../ui/States';
+import { inputClass } from '../../ui/inputClass';
+import { useHold } from '../../ui/useDraft';
+
+type Props = {
+  open: boolean;
+  chosen: string;
+  alt: string;
+  onClose: () => void;
+  onChoose: (picture: string, alt: string) => Promise<Problem | undefined>;
+};
+
+/** Choose a picture from those at hand, or bring one in. */
+export function PicturePicker(props: Props) {
+  return (
+    <Sheet open={props.open} onClose={props.onClose} title="Choose a picture" wide>
+      <Choice {...props} />
+    </Sheet>
+  );
+}
+
+function Choice({ chosen, alt, onClose, onChoose }: Props) {
+  useHold();
+  const altId = useId();
+  const queries = useQueryClient();
+  const pictures = useQuery({
+    queryKey: ['pictures'],
+    queryFn: () => answer(api.GET('/api/pictures')),
+  });
+  const [picture, setPicture] = useState(chosen);
+  const [text, setText] = useState(alt);
+  const [problem, setProblem] = useState<string>();
+  const [note, setNote] = useState('');
+
+  const bringIn = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem(undefined);
+    setNote('');
+    try {
+      const added = await uploadPicture(file);
+      await queries.invalidateQueries({ queryKey: ['pictures'] });
+      setPicture(added.picture.id);
+      setNote(leftOutWords(added));
+    } catch (error) {
+      setProblem(
+        error instanceof Problem ? error.message : 'The picture could not be sent; try again.',
+      );
+    }
+  };
+  const use = async () => {
+    const failed = await onChoose(picture, text);
+    if (failed) setProblem(failed.message);
+    else onClose();
+  };
+
+  return (
+    <>
+      {pictures.isPending && <Loading what="the pictures" />}
+      {pictures.data?.length === 0 && <Empty>No pictures yet. Bring the first one in below.</Empty>}
+      <ul className="grid grid-cols-4 gap-3 max-h-72 overflow-y-auto p-1">
+        {pictures.data?.map((p) => (
+          <li key={p.id}>
+            <button
+              type="button"
+              aria-pressed={picture === p.id}
+              onClick={() => {
+                setPicture(p.id);
+              }}
+              className="block w-full text-left border border-line p-1 aria-pressed:outline aria-pressed:outline-2 aria-pressed:outline-verdigris"
+            >
+              <img
+                src={`/api/pictures/${p.id}/file`}
+                alt=""
+                className="w-full aspect-video object-contain bg-board"
+              />
+              <span className="block truncate text-[12.5px] mt-1">{p.fileName}</span>
+              <span className="block text-soft text-[12px]">
+                {p.width} × {p.height}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-4 grid grid-cols-2 gap-4">
+        <label className="text-[13px]">
+          <span className="font-medium">Bring one in</span>{' '}
+          <span className="text-soft">PNG, JPEG or SVG, up to 8 MB</span>
+          <input
+            type="file"
+            accept="image/png,image/jpeg,image/svg+xml"
+            className="mt-1 block text-[13px]"
+            onChange={(e) => void bringIn(e.target.files?.[0])}
+          />
+        </label>
+        <label htmlFor={altId} className="text-[13px]">
+          <span className="font-medium">Alternative text</span>{' '}
+          <span className="text-soft">empty if it is decoration</span>
+          <input
+            id={altId}
+            className={`${inputClass} mt-1`}
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+            }}
+          />
+        </label>
+      </div>
+      {note && (
+        <p role="status" className="mt-3 text-soft">
+          {note}
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="mt-3 text-brick">
+          {problem}
+        </p>
+      )}
+      <div className="mt-5 flex justify-end gap-3">
+        <Button onClick={onClose}>Leave it as it is</Button>
+        <Button look="main" disabled={!picture} onClick={() => void use()}>
+          Use this picture
+        </Button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,111 @@
+import type { ReactNode } from 'react';
+import type { Problem } from '../../api/client';
+import type { May, Spot } from '../hands/actions';
+import { AddBox } from '../hands/AddBox';
+import type { DeviceKey } from '../engine/devices';
+import { ExchangeSheet } from '../hands/ExchangeSheet';
+import type { Point } from '../canvas/geometry';
+import { KeepSheet } from '../hands/KeepSheet';
+import { LevelChoice } from '../hands/LevelChoice';
+import type { Drawing } from '../engine/drawing';
+import { Preview } from './Preview';
+import type { AskedEdit, NodeView, PlacementView, WorkbenchView } from '../engine/source';
+import type { Tree } from '../engine/tree';
+
+/** What lies over the workbench; one thing at a time. */
+export type Over =
+  | { is: 'add'; node: string; at: Point; spot: Spot | undefined }
+  | { is: 'levels'; at: Point; nodes: readonly string[] }
+  | { is: 'keep' | 'exchange' | 'preview' };
+
+type Props = {
+  over: Over;
+  view: WorkbenchView;
+  tree: Tree;
+  may: May;
+  drawing: Drawing;
+  lead: DeviceKey;
+  inHand: NodeView;
+  placement: PlacementView | undefined;
+  /** The place for something that is added where the pointer is. */
+  spotAt: (at: Point) => Spot | undefined;
+  onOver: (over: Over | undefined) => void;
+  onPick: (node: string) => void;
+  onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
+};
+
+/** The kind of what is around a placement that a node stands in. */
+function around(tree: Tree, node: NodeView, placement: string): string {
+  const outside = tree
+    .chain(node)
+    .toReversed()
+    .find((n) => n.placement !== placement && !n.placement.startsWith(`${placement}/`));
+  return outside?.kind ?? '';
+}
+
+/** Sheets and boxes over the workbench. */
+export function Overlays(props: Props): ReactNode {
+  const { over, view, tree, may, inHand, placement, onOver, onPick, onEdit } = props;
+  const itself = view.piece ? view.id : '';
+  const onClose = () => {
+    onOver(undefined);
+  };
+  switch (over.is) {
+    case 'keep':
+      return <KeepSheet node={inHand} onEdit={onEdit} onClose={onClose} />;
+    case 'exchange':
+      return (
+        placement && (
+          <ExchangeSheet
+            placement={placement}
+            may={may.get(around(tree, inHand, placement.id)) ?? []}
+            site={view.siteId}
+            itself={itself}
+            onEdit={onEdit}
+            onClose={onClose}
+          />
+        )
+      );
+    case 'add':
+      return (
+        <AddBox
+          tree={tree}
+          may={may}
+          fresh={view.fresh}
+          node={tree.byId.get(over.node) ?? inHand}
+          at={over.at}
+          spot={over.spot}
+          site={view.siteId}
+          itself={itself}
+          onEdit={onEdit}
+          onClose={onClose}
+        />
+      );
+    case 'levels':
+      return (
+        <LevelChoice
+          tree={tree}
+          at={over.at}
+          nodes={over.nodes}
+          onPick={(node) => {
+            onPick(node);
+            onClose();
+          }}
+          onAdd={(at) => {
+            onOver({ is: 'add', node: inHand.id, at, spot: props.spotAt(at) });
+          }}
+          onClose={onClose}
+        />
+      );
+    case 'preview':
+      return (
+        <Preview
+          drawing={props.drawing}
+          tree={tree}
+          section={tree.chain(inHand)[1]?.id ?? ''}
+          device={props.lead}
+          onClose={onClose}
+        />
+      );
+  }
+}
