@@ -23,6 +23,7 @@ import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.Stale;
+import goodbones.server.shelf.Behind;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;

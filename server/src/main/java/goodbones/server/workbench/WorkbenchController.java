@@ -6,14 +6,12 @@ import goodbones.document.Kind;
 import goodbones.document.NodeId;
 import goodbones.document.State;
 import goodbones.server.history.History;
-import goodbones.server.library.Pieces;
-import goodbones.server.library.RevisionInfo;
+import goodbones.server.shelf.Shelf;
 import goodbones.server.workbench.Workbenches.Which;
 import jakarta.validation.Valid;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
-import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,8 +24,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class WorkbenchController {
   private final Workbenches workbenches;
-  private final PieceShelf shelf;
-  private final Pieces pieces;
+  private final Shelf shelf;
   private final Desks desks;
   private final Presence presence;
   private final FitReport fit;
@@ -35,22 +32,19 @@ class WorkbenchController {
 
   WorkbenchController(
       Workbenches workbenches,
-      PieceShelf shelf,
-      Pieces pieces,
+      Shelf shelf,
       Desks desks,
       Presence presence,
       FitReport fit,
       Clips clips) {
     this.workbenches = workbenches;
     this.shelf = shelf;
-    this.pieces = pieces;
     this.desks = desks;
     this.presence = presence;
     this.fit = fit;
     this.clips = clips;
   }
 
-  /** Which state of a document a request was made on, and which drawing of it is there. */
   record ReleaseRequest(long version, String note) {}
 
   /** A tab that has a document open, and what is in hand there. */
@@ -76,21 +70,6 @@ class WorkbenchController {
                         .map(Kind::word)
                         .toList()))
         .toList();
-  }
-
-  @GetMapping("/pieces")
-  List<Views.PieceCard> pieces() {
-    return shelf.cards();
-  }
-
-  @GetMapping("/pieces/{id}/revisions")
-  List<RevisionInfo> revisions(@PathVariable String id) {
-    return pieces.revisions(id);
-  }
-
-  @GetMapping(path = "/pieces/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)
-  String pieceFrame(@PathVariable String id, @RequestParam String site) {
-    return shelf.frame(id, site);
   }
 
   @GetMapping("/pieces/{id}/workbench")

@@ -1,4 +1,4 @@
-package goodbones.server.workbench;
+package goodbones.server.shelf;
 
 import goodbones.library.Adopted;
 import goodbones.server.library.PieceState;
@@ -10,13 +10,13 @@ import java.util.List;
 import java.util.Map;
 
 /** Which sites show an older revision than the current one, itself or inside others; read once. */
-final class Behind {
+public final class Behind {
   private final List<PlacedAt> placed;
   private final Map<String, Adopted> adopted;
   private final Map<String, Map<String, Integer>> followUps;
   private final List<SiteInfo> sites;
 
-  Behind(Pieces pieces, Sites sites) {
+  public Behind(Pieces pieces, Sites sites) {
     this.placed = pieces.placedAt();
     this.adopted = sites.adopted();
     this.followUps = pieces.followUps();
@@ -24,7 +24,7 @@ final class Behind {
   }
 
   /** The names of the sites. */
-  List<String> of(PieceState piece) {
+  public List<String> of(PieceState piece) {
     Map<String, Integer> following = followUps.getOrDefault(piece.id(), Map.of());
     return sites.stream()
         .filter(

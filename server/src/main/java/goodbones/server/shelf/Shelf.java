@@ -1,4 +1,4 @@
-package goodbones.server.workbench;
+package goodbones.server.shelf;
 
 import goodbones.document.References;
 import goodbones.library.Showing;
@@ -13,13 +13,13 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The pieces as the library lists and shows them, and their release. */
 @Service
-class PieceShelf {
+public class Shelf {
   private final Pieces pieces;
   private final Sites sites;
   private final FinishesStore finishes;
   private final Frames frames;
 
-  PieceShelf(Pieces pieces, Sites sites, FinishesStore finishes, Frames frames) {
+  Shelf(Pieces pieces, Sites sites, FinishesStore finishes, Frames frames) {
     this.pieces = pieces;
     this.sites = sites;
     this.finishes = finishes;
@@ -27,12 +27,12 @@ class PieceShelf {
   }
 
   @Transactional(readOnly = true)
-  List<Views.PieceCard> cards() {
+  List<PieceCard> cards() {
     Behind behind = new Behind(pieces, sites);
     return pieces.all().stream()
         .map(
             piece ->
-                new Views.PieceCard(
+                new PieceCard(
                     piece.id(),
                     piece.name(),
                     piece.purpose(),
@@ -57,7 +57,7 @@ class PieceShelf {
 
   /** Turns the draft into the next revision. */
   @Transactional
-  void release(String pieceId, long version, String note) {
+  public void release(String pieceId, long version, String note) {
     References wanted = References.of(pieces.get(pieceId).root());
     pieces.release(pieceId, version, note, finishes.needed(wanted));
   }
