@@ -150,6 +150,7 @@ function VariantSheet({ view, replace, onShow, onClose }: Props & { onClose: () 
             className="mt-1 w-full border border-line bg-sheet px-2 py-1.5"
           />
         </label>
+        <Button onClick={onClose}>Close</Button>
         <Button look="main" type="submit" disabled={name.trim() === ''}>
           Add and draw it
         </Button>

@@ -249,7 +249,7 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
                 {s.name}
                 {left.includes(s.id)
                   ? ', later'
-                  : `, ${count(new Set(s.placements.filter((p) => p.changes.length > 0).map((p) => p.pageId)).size, 'page changes', 'pages change')}`}
+                  : `, ${count(new Set(s.placements.filter(changesPage).map((p) => p.pageId)).size, 'page changes', 'pages change')}`}
               </span>
             </label>
           ))}
@@ -292,6 +292,11 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
       </footer>
     </div>
   );
+}
+
+/** What is still to decide may be seen; what is looked at before is the page as it has it. */
+function changesPage(placement: Placement): boolean {
+  return placement.changes.length > 0 || placement.status === 'to_decide';
 }
 
 type AlongProps = {
@@ -361,7 +366,9 @@ function Decisions({ placement, siteName, decided, onSettle }: DecisionsProps) {
           ? `${placement.questions.length} to decide`
           : placement.status === 'held'
             ? 'Held'
-            : 'Nothing to decide'}
+            : placement.siteQuestions.length > 0
+              ? 'Nothing else to decide here'
+              : 'Nothing to decide'}
       </h2>
       {placement.status === 'held' && (
         <p className="text-slate">
@@ -380,10 +387,12 @@ function Decisions({ placement, siteName, decided, onSettle }: DecisionsProps) {
           }}
         />
       ))}
-      <p className="mt-2">
-        {count(placement.fillings, 'slot')} filled here, none touched: words and pictures stay the
-        page’s own.
-      </p>
+      {placement.fillings > 0 && (
+        <p className="mt-2">
+          {count(placement.fillings, 'slot')} filled here, none touched: words and pictures stay the
+          page’s own.
+        </p>
+      )}
       {placement.verdicts.length > 0 && (
         <>
           <h3 className="text-[14px] mt-4">Local changes here</h3>

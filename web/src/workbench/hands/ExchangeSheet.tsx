@@ -66,7 +66,7 @@ export function ExchangeSheet({ placement, may, site, itself, onEdit, onClose }:
           </ul>
           <div>
             <div aria-hidden className="border border-line bg-sheet h-[260px] overflow-hidden">
-              <Miniature piece={current.id} site={site} scale={0.38} />
+              <Miniature piece={current.id} site={site} scale={0.392} />
             </div>
             <p className="text-soft mt-2">
               {current.purpose && `${current.purpose}. `}Words, pictures and links go along where

@@ -236,7 +236,7 @@ public final class PageEditor {
       throw new AsksFirst(
           id,
           "What would be seen again was changed here on an earlier revision of the piece, and the"
-              + " library changed or removed the same since. Nothing was changed yet");
+              + " library changed or removed the same since. Nothing was changed yet.");
     }
     return after.withPin(placement.pin());
   }
@@ -345,7 +345,7 @@ public final class PageEditor {
               + local.settled()
               + " of the piece, and revision "
               + shown
-              + " changed the same. Nothing was changed yet");
+              + " changed the same. Nothing was changed yet.");
     }
   }
 }

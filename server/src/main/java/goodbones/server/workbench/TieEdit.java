@@ -112,7 +112,7 @@ sealed interface TieEdit extends AskedEdit {
       Placement other =
           new Exchange(aim.bench().library())
               .of(stands, aim.bench().showing().shownBy(stands), aim.placing(piece));
-      return new ReadEdit(new Edit.SetPlacement(on, other), "exchange " + Wording.title(placed));
+      return new ReadEdit(new Edit.SetPlacement(on, other), "put another piece in");
     }
   }
 
