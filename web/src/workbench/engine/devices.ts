@@ -1,8 +1,10 @@
-/** The three widths that are always in sight; heights are those of a common screen of the kind. */
+import sizes from '../../api/devices.json';
+
+/** The three widths that are always in sight; sizes are those that the core computes with. */
 export const devices = [
-  { key: 'desktop', title: 'Desktop', width: 1280, screen: 800 },
-  { key: 'tablet', title: 'Tablet', width: 834, screen: 1112 },
-  { key: 'phone', title: 'Phone', width: 390, screen: 844 },
+  { key: 'desktop', title: 'Desktop', ...sizes.desktop },
+  { key: 'tablet', title: 'Tablet', ...sizes.tablet },
+  { key: 'phone', title: 'Phone', ...sizes.phone },
 ] as const;
 
 export type DeviceKey = (typeof devices)[number]['key'];

@@ -17,7 +17,6 @@ import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
 import goodbones.style.Finishes;
 import goodbones.style.SiteFinishes;
-import goodbones.survey.Frame;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -136,10 +135,6 @@ record Drawn(
     return new Sheet(tab);
   }
 
-  static Screen screen(Device device) {
-    return new Screen(device, Frame.width(device), Frame.HEIGHT);
-  }
-
   /** The screen of a viewport so wide; the device follows from the finishes' limits. */
   static Screen screen(int width) {
     Finishes house = BARE.house();
@@ -147,7 +142,7 @@ record Drawn(
         width <= house.phoneLimit()
             ? Device.PHONE
             : width <= house.tabletLimit() ? Device.TABLET : Device.DESKTOP;
-    return new Screen(device, width, Frame.HEIGHT);
+    return new Screen(device, width, Device.DESKTOP.height());
   }
 
   static final SiteFinishes BARE =

@@ -35,7 +35,6 @@ import goodbones.style.Scheme;
 import goodbones.style.SiteFinishes;
 import goodbones.style.Token;
 import goodbones.style.TokenType;
-import goodbones.survey.Frame;
 import goodbones.testing.Runs;
 import goodbones.testing.Shelf;
 import java.util.ArrayList;
@@ -207,7 +206,7 @@ class GeneratedStylesTest {
       for (Device device : Device.values()) {
         // A tab of its own: no pointer was left over what is compared.
         Page tab = designer.newTab();
-        tab.setViewportSize(Frame.width(device), Frame.HEIGHT);
+        tab.setViewportSize(device.width(), device.height());
         tab.setContent(html);
         for (State state : List.of(State.NORMAL, State.CURRENT)) {
           Map<String, Map<String, String>> wanted = wanted(nodes, cascade, device, state);

@@ -61,7 +61,7 @@ class LayoutArithmeticTest extends WithBrowser {
 
   /** Draws a page at a device and holds every box against the browser's. */
   private static Map<NodeId, Box> compared(Node page, Device device) {
-    Screen screen = Drawn.screen(device);
+    Screen screen = Screen.of(device);
     Drawn drawn = draw(page, screen);
     Map<NodeId, Box> boxes = compute(page, screen, drawn);
     List<String> wrong = new ArrayList<>();
@@ -200,7 +200,7 @@ class LayoutArithmeticTest extends WithBrowser {
     Node page = node("page", Kind.PAGE).withChildren(sections);
     for (Device device : Device.values()) {
       Map<NodeId, Box> boxes = compared(page, device);
-      Fold fold = Fold.of(page, boxes, Drawn.screen(device));
+      Fold fold = Fold.of(page, boxes, Screen.of(device));
       assertThat(fold.heights()).hasSize(3);
       assertThat(fold.fillsOneScreen()).isTrue();
     }

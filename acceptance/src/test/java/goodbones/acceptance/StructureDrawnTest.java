@@ -13,6 +13,7 @@ import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.layout.Box;
+import goodbones.layout.Screen;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.structure.Bench;
@@ -47,7 +48,7 @@ class StructureDrawnTest extends WithBrowser {
   }
 
   private static Drawn draw(Node page, Device device) {
-    return draw(page, Drawn.screen(device));
+    return draw(page, Screen.of(device));
   }
 
   private static Node changed(Node page, Edit edit) {

@@ -4,14 +4,28 @@ import java.util.List;
 
 /** A class of viewport widths. Desktop is the base; the narrower ones override it. */
 public enum Device {
-  DESKTOP("desktop"),
-  TABLET("tablet"),
-  PHONE("phone");
+  DESKTOP("desktop", 1280, 800),
+  TABLET("tablet", 834, 1112),
+  PHONE("phone", 390, 844);
 
   private final String word;
+  private final int width;
+  private final int height;
 
-  Device(String word) {
+  Device(String word, int width, int height) {
     this.word = word;
+    this.width = width;
+    this.height = height;
+  }
+
+  /** How wide a common screen of the kind is, in CSS px: what is looked at and computed for it. */
+  public int width() {
+    return width;
+  }
+
+  /** How high a common screen of the kind is, in CSS px. */
+  public int height() {
+    return height;
   }
 
   public String word() {

@@ -2,6 +2,7 @@ package goodbones.exchange;
 
 import goodbones.colour.Colour;
 import goodbones.document.Composite;
+import goodbones.document.Device;
 import goodbones.document.FamilyNames;
 import goodbones.document.StyleValue;
 import goodbones.style.Fluid;
@@ -229,7 +230,7 @@ final class ValueWriter {
     if (plain) {
       return measure(css.equals("0") ? "0px" : css);
     }
-    double px = Fluid.px(css, 1280, 800);
+    double px = Fluid.px(css, Device.DESKTOP.width(), Device.DESKTOP.height());
     return measure(Double.isNaN(px) ? "0px" : rounded(px, 2).toPlainString() + "px");
   }
 

@@ -27,11 +27,6 @@ import java.util.Set;
  */
 public final class Proof {
   private static final double WITHIN = 0.02;
-  private static final Map<Device, Screen> SCREENS =
-      Map.of(
-          Device.DESKTOP, new Screen(Device.DESKTOP, 1280, 800),
-          Device.TABLET, new Screen(Device.TABLET, 834, 800),
-          Device.PHONE, new Screen(Device.PHONE, 390, 800));
   private static final Set<StyleProperty> PAINT =
       Set.of(
           StyleProperty.BACKGROUND_COLOR,
@@ -62,7 +57,8 @@ public final class Proof {
     Node after = page(Editor.apply(root, edit).root());
     Cascade then = new Cascade(page, bench.shown(), bench.finishes());
     Cascade now = new Cascade(after, Shown.of(after), bench.finishes());
-    for (Screen screen : SCREENS.values()) {
+    for (Device each : Device.values()) {
+      Screen screen = Screen.of(each);
       Map<NodeId, Box> boxes = Arithmetic.boxes(page, then, screen, GUESS);
       Map<NodeId, Box> moved = Arithmetic.boxes(after, now, screen, GUESS);
       for (Node node : after.all()) {

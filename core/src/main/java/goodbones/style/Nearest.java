@@ -1,6 +1,7 @@
 package goodbones.style;
 
 import goodbones.colour.Colour;
+import goodbones.document.Device;
 import goodbones.document.StyleProperty;
 import goodbones.document.ValueType;
 import java.util.ArrayList;
@@ -14,8 +15,6 @@ import java.util.List;
 public final class Nearest {
   private static final double FAR = 1e9;
   private static final double ALPHA_WEIGHT = 100;
-  private static final double WIDTH = 1280;
-  private static final double HEIGHT = 800;
 
   private record Measured(Token token, double distance) {}
 
@@ -52,8 +51,12 @@ public final class Nearest {
       Colour b = Colour.parse(there);
       return a.lab().ciede2000(b.lab()) + ALPHA_WEIGHT * Math.abs(a.alpha() - b.alpha());
     }
-    double a = Fluid.px(here, WIDTH, HEIGHT);
-    double b = Fluid.px(there, WIDTH, HEIGHT);
+    double a = px(here);
+    double b = px(there);
     return Double.isNaN(a) || Double.isNaN(b) ? FAR : Math.abs(a - b);
+  }
+
+  private static double px(String css) {
+    return Fluid.px(css, Device.DESKTOP.width(), Device.DESKTOP.height());
   }
 }

@@ -98,8 +98,8 @@ public record Contrast(Optional<Double> ratio, boolean large, Colour text, List<
   }
 
   private static boolean isLarge(Pair pair, SiteFinishes finishes) {
-    double width = Frame.width(pair.device());
-    double px = Fluid.px(pair.size().css(finishes), width, Frame.HEIGHT);
+    Device on = pair.device();
+    double px = Fluid.px(pair.size().css(finishes), on.width(), on.height());
     String weight = pair.weight().css(finishes);
     boolean bold = Double.parseDouble(weight) >= BOLD;
     return px >= LARGE || bold && px >= LARGE_BOLD;

@@ -1,0 +1,210 @@
+package goodbones.server.workbench;
+
+import goodbones.document.Edit;
+import goodbones.document.Edited;
+import goodbones.document.LocalKey;
+import goodbones.document.Node;
+import goodbones.document.Placement;
+import goodbones.library.Adopted;
+import goodbones.library.Library;
+import goodbones.library.PageEditor;
+import goodbones.library.Placements;
+import goodbones.library.Showing;
+import goodbones.library.Shown;
+import goodbones.propagation.MadeBefore;
+import goodbones.propagation.Rebasing;
+import goodbones.server.finishes.FinishesStore;
+import goodbones.server.library.Pieces;
+import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Stale;
+import goodbones.server.sites.PageState;
+import goodbones.server.sites.SiteInfo;
+import goodbones.server.sites.Sites;
+import goodbones.server.workbench.Views.PieceDraft;
+import goodbones.server.workbench.Views.PlacementView;
+import goodbones.style.FinishesStep;
+import goodbones.style.NamedStyle;
+import goodbones.style.SiteFinishes;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** A page that is worked on. */
+final class PageDesk implements Desk {
+  private final Desks desks;
+  private final Sites sites;
+  private final Pieces pieces;
+  private final FinishesStore finishes;
+  private final PageState page;
+  private final SiteInfo site;
+  private final SiteFinishes look;
+  private final Adopted adopted;
+  private final long stamp;
+  private final PageEditor editor;
+  private final Shown shown;
+
+  PageDesk(Desks desks, PageState page) {
+    this.desks = desks;
+    this.sites = desks.sites();
+    this.pieces = desks.pieces();
+    this.finishes = desks.finishes();
+    this.page = page;
+    this.site = sites.get(page.siteId());
+    this.look = finishes.forSite(page.siteId());
+    this.adopted = sites.adopted(page.siteId());
+    this.stamp = sites.stamp(page.siteId());
+    this.editor = new PageEditor(adopted, pieces, new Rebasing(pieces, adopted), memo().fillings());
+    this.shown = editor.shown(page.root());
+  }
+
+  @Override
+  public String id() {
+    return page.id();
+  }
+
+  @Override
+  public String title() {
+    return page.title();
+  }
+
+  @Override
+  public SiteInfo site() {
+    return site;
+  }
+
+  @Override
+  public long version() {
+    return page.version();
+  }
+
+  @Override
+  public long stamp() {
+    return stamp;
+  }
+
+  @Override
+  public Showing showing() {
+    return adopted;
+  }
+
+  @Override
+  public Library library() {
+    return pieces;
+  }
+
+  @Override
+  public Placement placing(String pieceId) {
+    int revision = adopted.revisions().getOrDefault(pieceId, pieces.current(pieceId));
+    int needed = pieces.revision(pieceId, revision).finishes();
+    if (needed > finishes.adopted(site.id())) {
+      throw new BadInput(
+          "piece",
+          "Revision "
+              + revision
+              + " of “"
+              + pieces.get(pieceId).name()
+              + "” needs revision "
+              + needed
+              + " of the finishes, and "
+              + site.name()
+              + " shows an older one: bring the site to it in Finishes first");
+    }
+    return Placement.of(pieceId).withSettled(revision);
+  }
+
+  @Override
+  public void requireHolds(Edited edited, long then) {
+    if (then == stamp) {
+      return;
+    }
+    Set<LocalKey> since = sites.filledSince(site.id(), then);
+    if (edited.fillings().keySet().stream().anyMatch(since::contains)) {
+      throw new Stale("What is filled for the whole site");
+    }
+    Node after = edited.root();
+    MadeBefore.asks(page.root(), after, sites.adopted(site.id(), then), adopted, pieces)
+        .ifPresent(
+            path -> {
+              Placement placement = Objects.requireNonNull(Placements.of(after).get(path));
+              throw new Stale("“" + pieces.get(placement.pieceId()).name() + "”");
+            });
+  }
+
+  @Override
+  public String historyId() {
+    return Desks.pageKey(page.id());
+  }
+
+  @Override
+  public Node stored() {
+    return page.root();
+  }
+
+  @Override
+  public Shown shown() {
+    return shown;
+  }
+
+  @Override
+  public SiteFinishes look() {
+    return look;
+  }
+
+  @Override
+  public List<NamedStyle> namedStyles() {
+    return look.namedStyles();
+  }
+
+  @Override
+  public Edited apply(Edit edit, boolean everyItem, boolean over) {
+    return editor(over).apply(page.root(), edit);
+  }
+
+  @Override
+  public Edited reapply(Edit inverse, boolean over) {
+    return editor(over).reapply(page.root(), inverse);
+  }
+
+  private PageEditor editor(boolean over) {
+    return over ? editor.withPagesOwn() : editor;
+  }
+
+  @Override
+  public Desk write(Edited edited) {
+    if (!edited.fillings().isEmpty()) {
+      sites.fill(site.id(), edited.fillings());
+    }
+    return edited.root().equals(page.root())
+        ? new PageDesk(desks, page)
+        : new PageDesk(desks, sites.write(page.id(), page.version(), edited.root()));
+  }
+
+  @Override
+  public void keep(NamedStyle style) {
+    finishes.edit(
+        FinishesStep.style(site.id(), style.id(), Optional.of(style)),
+        "add the style " + style.name());
+  }
+
+  @Override
+  public void keep(ReadEdit.Kept kept) {
+    desks.keep(kept);
+  }
+
+  @Override
+  public List<PlacementView> placements() {
+    return desks.views().placements(page.root(), shown, look);
+  }
+
+  @Override
+  public @Nullable PieceDraft piece() {
+    return null;
+  }
+
+  @Override
+  public DeskMemo memo() {
+    return desks.memo(historyId());
+  }
+}

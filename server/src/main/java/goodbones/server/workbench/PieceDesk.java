@@ -1,0 +1,202 @@
+package goodbones.server.workbench;
+
+import goodbones.document.Edit;
+import goodbones.document.Edited;
+import goodbones.document.Node;
+import goodbones.document.Placement;
+import goodbones.library.Library;
+import goodbones.library.PageEditor;
+import goodbones.library.Showing;
+import goodbones.library.Shown;
+import goodbones.library.VariantEditor;
+import goodbones.propagation.Rebasing;
+import goodbones.server.drawing.Frames;
+import goodbones.server.finishes.FinishesStore;
+import goodbones.server.library.PieceState;
+import goodbones.server.library.Pieces;
+import goodbones.server.shelf.Behind;
+import goodbones.server.sites.SiteInfo;
+import goodbones.server.sites.Sites;
+import goodbones.server.workbench.Views.PieceDraft;
+import goodbones.server.workbench.Views.PlacementView;
+import goodbones.server.workbench.Views.StyleChoice;
+import goodbones.style.FinishesEdit;
+import goodbones.style.FinishesStep;
+import goodbones.style.NamedStyle;
+import goodbones.style.SiteFinishes;
+import java.util.List;
+import java.util.Optional;
+
+/** A piece that is worked on, in a client’s look, as it is or in one of its variants. */
+final class PieceDesk implements Desk {
+  private final Desks desks;
+  private final Sites sites;
+  private final Pieces pieces;
+  private final FinishesStore finishes;
+  private final PieceState piece;
+  private final SiteInfo site;
+  private final String form;
+  private final SiteFinishes look;
+  private final PageEditor editor;
+  private final Optional<VariantEditor> inForm;
+  private final Shown shown;
+
+  PieceDesk(Desks desks, PieceState piece, SiteInfo site, String form) {
+    this.desks = desks;
+    this.sites = desks.sites();
+    this.pieces = desks.pieces();
+    this.finishes = desks.finishes();
+    this.piece = piece;
+    this.site = site;
+    // A form that was taken away meanwhile is shown as the piece itself.
+    this.form = piece.root().options().named(form).isPresent() ? form : "";
+    this.look = finishes.draftFor(site.id());
+    this.editor =
+        new PageEditor(
+            Showing.BOUND, pieces, new Rebasing(pieces, Showing.BOUND), memo().fillings());
+    this.inForm =
+        this.form.isEmpty()
+            ? Optional.empty()
+            : Optional.of(new VariantEditor(piece.root(), form, pieces));
+    this.shown =
+        inForm
+            .map(f -> Shown.of(Frames.around(f.document()), Showing.BOUND, f.library()))
+            .orElseGet(() -> editor.shown(Frames.around(piece.root())));
+  }
+
+  @Override
+  public String id() {
+    return piece.id();
+  }
+
+  @Override
+  public String title() {
+    return piece.name();
+  }
+
+  @Override
+  public SiteInfo site() {
+    return site;
+  }
+
+  @Override
+  public long version() {
+    return piece.version();
+  }
+
+  @Override
+  public long stamp() {
+    return 0;
+  }
+
+  @Override
+  public Showing showing() {
+    return Showing.BOUND;
+  }
+
+  @Override
+  public Library library() {
+    return inForm.map(VariantEditor::library).orElse(pieces);
+  }
+
+  @Override
+  public Placement placing(String pieceId) {
+    return Placement.of(pieceId).withSettled(pieces.current(pieceId));
+  }
+
+  @Override
+  public void requireHolds(Edited edited, long then) {
+    // What stands in a piece is bound: no site decides what it shows.
+  }
+
+  @Override
+  public String historyId() {
+    return "piece:" + piece.id();
+  }
+
+  @Override
+  public Node stored() {
+    return inForm.map(VariantEditor::document).orElseGet(piece::root);
+  }
+
+  @Override
+  public Node kept() {
+    return piece.root();
+  }
+
+  @Override
+  public Shown shown() {
+    return shown;
+  }
+
+  @Override
+  public SiteFinishes look() {
+    return look;
+  }
+
+  @Override
+  public List<NamedStyle> namedStyles() {
+    return look.house().namedStyles();
+  }
+
+  @Override
+  public Edited apply(Edit edit, boolean everyItem, boolean over) {
+    // Variants are of the piece as a whole; what is done to them is done to it.
+    boolean ofPiece = edit instanceof Edit.SetVariant;
+    if (inForm.isPresent() && !ofPiece) {
+      return inForm.get().apply(edit, library -> new Rebasing(library, Showing.BOUND));
+    }
+    PageEditor asked = editor(over);
+    return everyItem ? asked.applyToEvery(piece.root(), edit) : asked.apply(piece.root(), edit);
+  }
+
+  @Override
+  public Edited reapply(Edit inverse, boolean over) {
+    return editor(over).reapply(piece.root(), inverse);
+  }
+
+  private PageEditor editor(boolean over) {
+    return over ? editor.withPagesOwn() : editor;
+  }
+
+  @Override
+  public Desk write(Edited edited) {
+    pieces.edit(piece.id(), piece.version(), edited.root());
+    return new PieceDesk(desks, pieces.get(piece.id()), site, form);
+  }
+
+  @Override
+  public void keep(NamedStyle style) {
+    finishes.edit(
+        new FinishesStep.House(new FinishesEdit.PutNamedStyle(style.id(), Optional.of(style), -1)),
+        "add the style " + style.name());
+  }
+
+  @Override
+  public void keep(ReadEdit.Kept kept) {
+    desks.keep(kept);
+  }
+
+  @Override
+  public List<PlacementView> placements() {
+    return desks.views().placements(stored(), shown, look);
+  }
+
+  @Override
+  public PieceDraft piece() {
+    return new PieceDraft(
+        piece.current(),
+        piece.draft(),
+        pieces.reach(piece.id()),
+        new Behind(pieces, sites).of(piece),
+        piece.root().options().variants().stream()
+            .map(each -> new StyleChoice(each.id(), each.name()))
+            .toList(),
+        form);
+  }
+
+  @Override
+  public DeskMemo memo() {
+    return desks.memo(Desks.pieceKey(piece.id(), site.id(), form));
+  }
+}
