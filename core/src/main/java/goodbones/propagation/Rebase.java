@@ -1,7 +1,6 @@
 package goodbones.propagation;
 
 import goodbones.document.Aspect;
-import goodbones.document.Catalogue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
@@ -9,8 +8,6 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Library;
-import goodbones.library.Members;
-import goodbones.library.Overlay;
 import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
@@ -28,7 +25,6 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.Function;
 
 /**
  * Shows a newer revision under the same local changes.
@@ -170,9 +166,9 @@ public final class Rebase {
   private Rebased run() {
     placement.changes().forEach((key, value) -> verdicts.put(key, verdict(key, value)));
     findLeftOut();
-    checkLoops();
-    checkRemovals();
-    checkCatalogue();
+    new Shapes(placement, last, before, after, verdicts, this::hides, this::shape)
+        .find()
+        .forEach((id, hidden) -> alternatives.put(id, forks.withoutHiding(hidden)));
     if (!variantsGone.isEmpty()) {
       List.copyOf(verdicts.keySet()).forEach(this::foldIntoVariant);
     }
@@ -310,49 +306,6 @@ public final class Rebase {
     return !reorder && !removal && way.says(key, value);
   }
 
-  private void checkLoops() {
-    SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
-    boolean movesGiveWay =
-        standing.keySet().removeIf(key -> isPlaced(key) && givesWay(verdicts.get(key)));
-    Set<NodeId> looping =
-        movesGiveWay ? new Standing(last, standing).loops() : after.standing().loops();
-    if (looping.isEmpty()) {
-      return;
-    }
-    List<LocalKey> keys =
-        standing.keySet().stream()
-            .filter(key -> isPlaced(key) && looping.contains(key.node()))
-            .toList();
-    SortedMap<LocalKey, LocalValue> broken = LoopBreaking.of(last, standing, before.standing());
-    boolean canStay = new Standing(last, broken).loops().isEmpty();
-    shape(keys, LOOP, canStay ? Set.of(Settlement.STAY, Settlement.TAKE) : Set.of(Settlement.TAKE));
-  }
-
-  private static boolean isPlaced(LocalKey key) {
-    return key.aspect() instanceof Aspect.Placed;
-  }
-
-  private static boolean givesWay(Verdict verdict) {
-    return verdict == Verdict.GONE || verdict == Verdict.ABSORBED;
-  }
-
-  private void checkRemovals() {
-    for (LocalKey key : List.copyOf(verdicts.keySet())) {
-      if (hides(key) && verdicts.get(key) == Verdict.STANDS) {
-        Set<NodeId> inside = before.standing().below(key.node());
-        Set<NodeId> now = after.standing().below(key.node());
-        Set<NodeId> changed = new TreeSet<>(inside);
-        changed.addAll(now);
-        changed.removeIf(id -> inside.contains(id) == now.contains(id));
-        if (changed.stream().anyMatch(id -> before.revision().has(id) && last.has(id))) {
-          String id = key.aspect() + " " + key.node();
-          shape(List.of(key), id, Set.of(Settlement.STAY, Settlement.TAKE));
-          alternatives.put(id, forks.withoutHiding(key));
-        }
-      }
-    }
-  }
-
   /** Whether the answers to a question lead to different views. */
   static boolean isFork(Question question) {
     return question.id().startsWith(VARIANT) || question.id().startsWith(OFF);
@@ -389,48 +342,6 @@ public final class Rebase {
       verdicts.put(key, Verdict.GONE);
       questions.values().removeIf(question -> question.keys().contains(key));
     }
-  }
-
-  /** Only where something was put can something be that must not be there. */
-  private void checkCatalogue() {
-    Set<NodeId> parents = new TreeSet<>();
-    Map<NodeId, List<LocalKey>> moved = new HashMap<>();
-    boolean allHold = true;
-    for (Map.Entry<LocalKey, LocalValue> change : placement.changes().entrySet()) {
-      LocalKey key = change.getKey();
-      Verdict verdict = verdicts.get(key);
-      allHold &= verdict == Verdict.STANDS || verdict == Verdict.DORMANT || !isOfTree(key);
-      if (verdict == Verdict.STANDS && change.getValue() instanceof LocalValue.PlacedUnder under) {
-        parents.add(under.parent());
-        moved.computeIfAbsent(under.parent(), n -> new ArrayList<>()).add(key);
-        moved.computeIfAbsent(key.node(), n -> new ArrayList<>()).add(key);
-      }
-    }
-    Function<NodeId, Optional<Node>> shown = allHold ? after::shown : standing()::shown;
-    for (NodeId parent : parents) {
-      shown
-          .apply(parent)
-          .map(Members::withoutMembers)
-          .map(drawn -> Catalogue.faultsAt(drawn, moved.keySet()))
-          .orElse(List.of())
-          .forEach(
-              fault ->
-                  shape(
-                      moved.getOrDefault(fault.node(), List.of()),
-                      "full " + fault.node(),
-                      Set.of(Settlement.TAKE)));
-    }
-  }
-
-  private static boolean isOfTree(LocalKey key) {
-    return isPlaced(key) || key.aspect() instanceof Aspect.Removed || key.aspect().isPick();
-  }
-
-  /** What would be shown with what stands, and nothing else. */
-  private Overlay standing() {
-    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
-    changes.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
-    return new Overlay(last, placement.withChanges(changes));
   }
 
   private void shape(Collection<LocalKey> keys, String id, Set<Settlement> choices) {
