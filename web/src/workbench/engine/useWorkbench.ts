@@ -75,10 +75,10 @@ export function useWorkbench(source: Source) {
   );
 
   const edit = useCallback(
-    (asked: AskedEdit, { over = false, every = false } = {}) =>
+    (asked: AskedEdit, { over = false, own = false, every = false } = {}) =>
       run(
         ({ version, stamp, drawing }) =>
-          source.edit({ version, stamp, drawing, over, every, edit: asked }),
+          source.edit({ version, stamp, drawing, over, own, every, edit: asked }),
         { edit: asked, every },
       ),
     [run, source],
@@ -101,14 +101,15 @@ export function useWorkbench(source: Source) {
     setSettled((times) => times + 1);
   }, [query]);
   /** Asks again, over what others or the library changed in the same place. */
+  const asksFirst = saving.state === 'failed' && saving.problem.asksFirst;
   const keep = useCallback(
     async (again: Again) => {
       const problem = await ('turn' in again
         ? turn(again.turn, true)
-        : edit(again.edit, { over: true, every: again.every }));
+        : edit(again.edit, { over: !asksFirst, own: asksFirst, every: again.every }));
       if (!problem) setSettled((times) => times + 1);
     },
-    [edit, turn],
+    [edit, turn, asksFirst],
   );
   /** Lets go of what was asked for. */
   const letGo = useCallback(

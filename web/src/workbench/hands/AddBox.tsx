@@ -69,23 +69,26 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
         count: 0,
       })),
   ];
-  const found = named(all, typed);
+  const bare = itself !== '';
+  const nearest = (item: Addable) => spot ?? spotFor(tree, may, node, item.root ?? item.kind, bare);
+  const found = named(
+    all.filter((item) => nearest(item) !== undefined),
+    typed,
+  );
   const current = found[Math.min(chosen, found.length - 1)];
   const canBeside =
     spot === undefined && node.kind !== 'page' && node.kind !== 'section' && node.kind !== 'row';
-  const spotOf = (item: Addable): Spot =>
-    beside && canBeside
-      ? { how: 'beside', node: node.id, before: '' }
-      : (spot ?? spotFor(tree, may, node, item.root ?? item.kind));
+  const spotOf = (item: Addable): Spot | undefined =>
+    beside && canBeside ? { how: 'beside', node: node.id, before: '' } : nearest(item);
   const where = current && spotOf(current);
   const home = where && tree.byId.get(where.node);
 
   useOutside(box, onClose);
 
   const add = async (item: Addable | undefined) => {
-    if (!item || asked.current) return;
+    const to = item && spotOf(item);
+    if (!item || !to || asked.current) return;
     asked.current = true;
-    const to = spotOf(item);
     const failed = await onEdit(
       item.kind === 'placement'
         ? { type: 'PLACE', node: to.node, before: to.before, piece: item.value }

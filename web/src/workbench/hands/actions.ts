@@ -44,12 +44,24 @@ export function addables(fresh: readonly FreshView[]): readonly Addable[] {
 /** What may stand in what, by kind. */
 export type May = ReadonlyMap<string, readonly string[]>;
 
-/** The nearest place for something of a kind, seen from the thing in hand. */
-export function spotFor(tree: Tree, may: May, node: NodeView, kind: string): Spot {
+/**
+ * The nearest place for something of a kind, seen from the thing in hand; undefined where there is
+ * none.
+ *
+ * @param bare whether the outermost node is only there to show a piece, and holds nothing else
+ */
+export function spotFor(
+  tree: Tree,
+  may: May,
+  node: NodeView,
+  kind: string,
+  bare = false,
+): Spot | undefined {
   const takes = (container: NodeView) =>
-    (may.get(container.kind) ?? []).includes(kind) ||
-    (container.kind === 'row' && kind !== 'section' && kind !== 'row') ||
-    (kind === 'column' && (may.get(container.kind) ?? []).includes('row'));
+    !(bare && container.id === tree.root.id) &&
+    ((may.get(container.kind) ?? []).includes(kind) ||
+      (container.kind === 'row' && kind !== 'section' && kind !== 'row') ||
+      (kind === 'column' && (may.get(container.kind) ?? []).includes('row')));
   if (holdsOthers(node.kind) && takes(node)) return { how: 'into', node: node.id, before: '' };
   let at = node;
   let parent = tree.parent(at);
@@ -57,6 +69,7 @@ export function spotFor(tree: Tree, may: May, node: NodeView, kind: string): Spo
     at = parent;
     parent = tree.parent(at);
   }
+  if (bare && !parent) return undefined;
   const home = parent ?? tree.root;
   return { how: 'after', node: home.id, before: siblingAfter(tree, at) };
 }

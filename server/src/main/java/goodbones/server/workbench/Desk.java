@@ -75,18 +75,18 @@ interface Desk {
    * Applies an edit that is aimed at what is shown. Nothing is kept yet.
    *
    * @param everyItem whether what is aimed at an item of a list is done to its pattern
-   * @param over whether what would be asked first is answered with the page's own
+   * @param own whether what would be asked first is answered with the page's own
    * @throws goodbones.library.AsksFirst if something would be seen again that the library changed
    */
-  Edited apply(Edit edit, boolean everyItem, boolean over);
+  Edited apply(Edit edit, boolean everyItem, boolean own);
 
   /**
    * Applies an inverse of an earlier edit. Nothing is kept yet.
    *
-   * @param over whether what would be asked first is answered with the page's own
+   * @param own whether what would be asked first is answered with the page's own
    * @throws goodbones.library.AsksFirst if the library changed the same since
    */
-  Edited reapply(Edit inverse, boolean over);
+  Edited reapply(Edit inverse, boolean own);
 
   /** Keeps what an edit led to; the desk shows that from then on. */
   Desk write(Edited edited);

@@ -11,7 +11,9 @@ import org.jspecify.annotations.Nullable;
  * @param drawing the drawing that the interface has; empty for none
  * @param every whether what is aimed at an item of a list is done to all of them, as far as it is
  *     not the item's own to say
- * @param over whether to go over what somebody else, or the library, changed meanwhile
+ * @param over whether to go over what somebody else changed meanwhile
+ * @param own whether the document's own holds where something would be seen again that the library
+ *     changed too; otherwise it is asked first
  */
 record EditRequest(
     long version,
@@ -19,4 +21,5 @@ record EditRequest(
     @Nullable String drawing,
     @Nullable Boolean every,
     @Nullable Boolean over,
+    @Nullable Boolean own,
     @Valid AskedEdit edit) {}

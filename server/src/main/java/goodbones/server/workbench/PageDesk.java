@@ -158,17 +158,17 @@ final class PageDesk implements Desk {
   }
 
   @Override
-  public Edited apply(Edit edit, boolean everyItem, boolean over) {
-    return editor(over).apply(page.root(), edit);
+  public Edited apply(Edit edit, boolean everyItem, boolean own) {
+    return editor(own).apply(page.root(), edit);
   }
 
   @Override
-  public Edited reapply(Edit inverse, boolean over) {
-    return editor(over).reapply(page.root(), inverse);
+  public Edited reapply(Edit inverse, boolean own) {
+    return editor(own).reapply(page.root(), inverse);
   }
 
-  private PageEditor editor(boolean over) {
-    return over ? editor.withPagesOwn() : editor;
+  private PageEditor editor(boolean own) {
+    return own ? editor.withPagesOwn() : editor;
   }
 
   @Override

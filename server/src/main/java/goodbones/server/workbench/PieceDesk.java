@@ -140,23 +140,23 @@ final class PieceDesk implements Desk {
   }
 
   @Override
-  public Edited apply(Edit edit, boolean everyItem, boolean over) {
+  public Edited apply(Edit edit, boolean everyItem, boolean own) {
     // Variants are of the piece as a whole; what is done to them is done to it.
     boolean ofPiece = edit instanceof Edit.SetVariant;
     if (inForm.isPresent() && !ofPiece) {
       return inForm.get().apply(edit, library -> new Rebasing(library, Showing.BOUND));
     }
-    PageEditor asked = editor(over);
+    PageEditor asked = editor(own);
     return everyItem ? asked.applyToEvery(piece.root(), edit) : asked.apply(piece.root(), edit);
   }
 
   @Override
-  public Edited reapply(Edit inverse, boolean over) {
-    return editor(over).reapply(piece.root(), inverse);
+  public Edited reapply(Edit inverse, boolean own) {
+    return editor(own).reapply(piece.root(), inverse);
   }
 
-  private PageEditor editor(boolean over) {
-    return over ? editor.withPagesOwn() : editor;
+  private PageEditor editor(boolean own) {
+    return own ? editor.withPagesOwn() : editor;
   }
 
   @Override

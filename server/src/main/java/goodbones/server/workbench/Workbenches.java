@@ -140,7 +140,7 @@ class Workbenches {
     read.kept().ifPresent(desk::keep);
     // What is kept as a piece is this item's; the others go on being made from the pattern.
     boolean every = Boolean.TRUE.equals(request.every()) && read.kept().isEmpty();
-    Edited edited = desk.apply(read.edit(), every, Boolean.TRUE.equals(request.over()));
+    Edited edited = desk.apply(read.edit(), every, Boolean.TRUE.equals(request.own()));
     requireKnown(desk, edited.root());
     if (request.stamp() != null) {
       desk.requireHolds(edited, request.stamp());
