@@ -7,24 +7,19 @@ import goodbones.document.Node;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
 import goodbones.library.Library;
-import goodbones.library.PageEditor;
 import goodbones.library.Placements;
-import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.propagation.MadeBefore;
-import goodbones.propagation.Rebasing;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.Stale;
 import goodbones.server.sites.PageState;
-import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.server.workbench.Views.PieceDraft;
 import goodbones.server.workbench.Views.PlacementView;
 import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
-import goodbones.style.SiteFinishes;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -32,31 +27,35 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** A page that is worked on. */
-final class PageDesk implements Desk {
+final class PageDesk extends OpenDesk {
   private final Desks desks;
   private final Sites sites;
   private final Pieces pieces;
   private final FinishesStore finishes;
   private final PageState page;
-  private final SiteInfo site;
-  private final SiteFinishes look;
   private final Adopted adopted;
   private final long stamp;
-  private final PageEditor editor;
   private final Shown shown;
 
   PageDesk(Desks desks, PageState page) {
+    this(desks, page, desks.sites().adopted(page.siteId()));
+  }
+
+  private PageDesk(Desks desks, PageState page, Adopted adopted) {
+    super(
+        desks,
+        Desks.pageKey(page.id()),
+        desks.sites().get(page.siteId()),
+        desks.finishes().forSite(page.siteId()),
+        adopted);
     this.desks = desks;
     this.sites = desks.sites();
     this.pieces = desks.pieces();
     this.finishes = desks.finishes();
     this.page = page;
-    this.site = sites.get(page.siteId());
-    this.look = finishes.forSite(page.siteId());
-    this.adopted = sites.adopted(page.siteId());
+    this.adopted = adopted;
     this.stamp = sites.stamp(page.siteId());
-    this.editor = new PageEditor(adopted, pieces, new Rebasing(pieces, adopted), memo().fillings());
-    this.shown = editor.shown(page.root());
+    this.shown = editor(false).shown(page.root());
   }
 
   @Override
@@ -70,11 +69,6 @@ final class PageDesk implements Desk {
   }
 
   @Override
-  public SiteInfo site() {
-    return site;
-  }
-
-  @Override
   public long version() {
     return page.version();
   }
@@ -82,11 +76,6 @@ final class PageDesk implements Desk {
   @Override
   public long stamp() {
     return stamp;
-  }
-
-  @Override
-  public Showing showing() {
-    return adopted;
   }
 
   @Override
@@ -98,7 +87,7 @@ final class PageDesk implements Desk {
   public Placement placing(String pieceId) {
     int revision = adopted.revisions().getOrDefault(pieceId, pieces.current(pieceId));
     int needed = pieces.revision(pieceId, revision).finishes();
-    if (needed > finishes.adopted(site.id())) {
+    if (needed > finishes.adopted(site().id())) {
       throw new BadInput(
           "piece",
           "Revision "
@@ -108,7 +97,7 @@ final class PageDesk implements Desk {
               + "” needs revision "
               + needed
               + " of the finishes, and "
-              + site.name()
+              + site().name()
               + " shows an older one: bring the site to it in Finishes first");
     }
     return Placement.of(pieceId).withSettled(revision);
@@ -119,12 +108,12 @@ final class PageDesk implements Desk {
     if (then == stamp) {
       return;
     }
-    Set<LocalKey> since = sites.filledSince(site.id(), then);
+    Set<LocalKey> since = sites.filledSince(site().id(), then);
     if (edited.fillings().keySet().stream().anyMatch(since::contains)) {
       throw new Stale("What is filled for the whole site");
     }
     Node after = edited.root();
-    MadeBefore.asks(page.root(), after, sites.adopted(site.id(), then), adopted, pieces)
+    MadeBefore.asks(page.root(), after, sites.adopted(site().id(), then), adopted, pieces)
         .ifPresent(
             path -> {
               Placement placement = Objects.requireNonNull(Placements.of(after).get(path));
@@ -148,13 +137,8 @@ final class PageDesk implements Desk {
   }
 
   @Override
-  public SiteFinishes look() {
-    return look;
-  }
-
-  @Override
   public List<NamedStyle> namedStyles() {
-    return look.namedStyles();
+    return look().namedStyles();
   }
 
   @Override
@@ -163,18 +147,9 @@ final class PageDesk implements Desk {
   }
 
   @Override
-  public Edited reapply(Edit inverse, boolean own) {
-    return editor(own).reapply(page.root(), inverse);
-  }
-
-  private PageEditor editor(boolean own) {
-    return own ? editor.withPagesOwn() : editor;
-  }
-
-  @Override
   public Desk write(Edited edited) {
     if (!edited.fillings().isEmpty()) {
-      sites.fill(site.id(), edited.fillings());
+      sites.fill(site().id(), edited.fillings());
     }
     return edited.root().equals(page.root())
         ? new PageDesk(desks, page)
@@ -184,27 +159,17 @@ final class PageDesk implements Desk {
   @Override
   public void keep(NamedStyle style) {
     finishes.edit(
-        FinishesStep.style(site.id(), style.id(), Optional.of(style)),
+        FinishesStep.style(site().id(), style.id(), Optional.of(style)),
         "add the style " + style.name());
   }
 
   @Override
-  public void keep(ReadEdit.Kept kept) {
-    desks.keep(kept);
-  }
-
-  @Override
   public List<PlacementView> placements() {
-    return desks.views().placements(page.root(), shown, look);
+    return desks.views().placements(page.root(), shown, look());
   }
 
   @Override
   public @Nullable PieceDraft piece() {
     return null;
-  }
-
-  @Override
-  public DeskMemo memo() {
-    return desks.memo(historyId());
   }
 }

@@ -23,37 +23,33 @@ import goodbones.server.workbench.Views.StyleChoice;
 import goodbones.style.FinishesEdit;
 import goodbones.style.FinishesStep;
 import goodbones.style.NamedStyle;
-import goodbones.style.SiteFinishes;
 import java.util.List;
 import java.util.Optional;
 
 /** A piece that is worked on, in a client’s look, as it is or in one of its variants. */
-final class PieceDesk implements Desk {
+final class PieceDesk extends OpenDesk {
   private final Desks desks;
   private final Sites sites;
   private final Pieces pieces;
   private final FinishesStore finishes;
   private final PieceState piece;
-  private final SiteInfo site;
   private final String form;
-  private final SiteFinishes look;
-  private final PageEditor editor;
   private final Optional<VariantEditor> inForm;
   private final Shown shown;
 
   PieceDesk(Desks desks, PieceState piece, SiteInfo site, String form) {
+    super(
+        desks,
+        Desks.pieceKey(piece.id(), site.id(), known(piece, form)),
+        site,
+        desks.finishes().draftFor(site.id()),
+        Showing.BOUND);
     this.desks = desks;
     this.sites = desks.sites();
     this.pieces = desks.pieces();
     this.finishes = desks.finishes();
     this.piece = piece;
-    this.site = site;
-    // A form that was taken away meanwhile is shown as the piece itself.
-    this.form = piece.root().options().named(form).isPresent() ? form : "";
-    this.look = finishes.draftFor(site.id());
-    this.editor =
-        new PageEditor(
-            Showing.BOUND, pieces, new Rebasing(pieces, Showing.BOUND), memo().fillings());
+    this.form = known(piece, form);
     this.inForm =
         this.form.isEmpty()
             ? Optional.empty()
@@ -61,7 +57,12 @@ final class PieceDesk implements Desk {
     this.shown =
         inForm
             .map(f -> Shown.of(Frames.around(f.document()), Showing.BOUND, f.library()))
-            .orElseGet(() -> editor.shown(Frames.around(piece.root())));
+            .orElseGet(() -> editor(false).shown(Frames.around(piece.root())));
+  }
+
+  /** A form that was taken away meanwhile is shown as the piece itself. */
+  private static String known(PieceState piece, String form) {
+    return piece.root().options().named(form).isPresent() ? form : "";
   }
 
   @Override
@@ -75,11 +76,6 @@ final class PieceDesk implements Desk {
   }
 
   @Override
-  public SiteInfo site() {
-    return site;
-  }
-
-  @Override
   public long version() {
     return piece.version();
   }
@@ -87,11 +83,6 @@ final class PieceDesk implements Desk {
   @Override
   public long stamp() {
     return 0;
-  }
-
-  @Override
-  public Showing showing() {
-    return Showing.BOUND;
   }
 
   @Override
@@ -130,13 +121,8 @@ final class PieceDesk implements Desk {
   }
 
   @Override
-  public SiteFinishes look() {
-    return look;
-  }
-
-  @Override
   public List<NamedStyle> namedStyles() {
-    return look.house().namedStyles();
+    return look().house().namedStyles();
   }
 
   @Override
@@ -151,18 +137,9 @@ final class PieceDesk implements Desk {
   }
 
   @Override
-  public Edited reapply(Edit inverse, boolean own) {
-    return editor(own).reapply(piece.root(), inverse);
-  }
-
-  private PageEditor editor(boolean own) {
-    return own ? editor.withPagesOwn() : editor;
-  }
-
-  @Override
   public Desk write(Edited edited) {
     pieces.edit(piece.id(), piece.version(), edited.root());
-    return new PieceDesk(desks, pieces.get(piece.id()), site, form);
+    return new PieceDesk(desks, pieces.get(piece.id()), site(), form);
   }
 
   @Override
@@ -173,13 +150,8 @@ final class PieceDesk implements Desk {
   }
 
   @Override
-  public void keep(ReadEdit.Kept kept) {
-    desks.keep(kept);
-  }
-
-  @Override
   public List<PlacementView> placements() {
-    return desks.views().placements(stored(), shown, look);
+    return desks.views().placements(stored(), shown, look());
   }
 
   @Override
@@ -193,10 +165,5 @@ final class PieceDesk implements Desk {
             .map(each -> new StyleChoice(each.id(), each.name()))
             .toList(),
         form);
-  }
-
-  @Override
-  public DeskMemo memo() {
-    return desks.memo(Desks.pieceKey(piece.id(), site.id(), form));
   }
 }
