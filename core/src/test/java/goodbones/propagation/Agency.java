@@ -2,10 +2,8 @@ package goodbones.propagation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
-import goodbones.document.Editor;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
@@ -14,7 +12,6 @@ import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
-import goodbones.document.StyleValue;
 import goodbones.library.Adopted;
 import goodbones.library.AsksFirst;
 import goodbones.library.PageEditor;
@@ -77,9 +74,8 @@ final class Agency {
   final List<OneSite> sites = new ArrayList<>();
   final List<Rollout> rollouts = new ArrayList<>();
   final Map<String, Integer> happened = new TreeMap<>();
-  private final Trees pieces;
+  private final AgencyLibrary library;
   private final Trees own;
-  private final Map<String, List<Load.Came>> came = new HashMap<>();
   private int next;
 
   Agency(long seed) {
@@ -87,7 +83,9 @@ final class Agency {
     Scene scene = new Scene(seed % 3 == 0 ? seed * 3 + 1 : seed, 0);
     shelf = scene.shelf;
     random = new Random(seed);
-    pieces = new Trees(seed * 17 + 3, "r").withLists();
+    library =
+        new AgencyLibrary(
+            shelf, PIECES, random, new Trees(seed * 17 + 3, "r").withLists(), happened);
     own = new Trees(seed * 31 + 5, "o");
     own.place(List.of(shelf.placeable("leaf"), shelf.placeable("card")));
     for (String id : List.of("a", "b", "c")) {
@@ -235,7 +233,7 @@ final class Agency {
                 keys.removeAll(now.get(path).changes().keySet());
               }
             });
-    if (clash(keys)) {
+    if (library.clash(keys)) {
       rollOut(Scene.PIECE, true);
       PIECES.forEach(piece -> rollOut(piece, true));
     }
@@ -310,91 +308,15 @@ final class Agency {
     count("paste");
   }
 
-  private Settlement any(Question question) {
-    List<Settlement> choices = new ArrayList<>(question.choices());
-    Collections.sort(choices);
-    return pick(choices);
-  }
-
   private void release() {
+    List<LocalKey> changed = new ArrayList<>();
     if (random.nextBoolean()) {
-      List<LocalKey> keys = new ArrayList<>();
       for (OneSite site : sites) {
-        site.pages.forEach(page -> addChanged(page.root, keys));
+        site.pages.forEach(page -> AgencyLibrary.addChanged(page.root, changed));
       }
-      PIECES.forEach(piece -> addChanged(shelf.revision(piece, shelf.current(piece)).root(), keys));
-      if (clash(keys)) {
-        return;
-      }
+      library.addChanged(changed);
     }
-    String piece = pick(PIECES);
-    release(piece, shelf.edited(piece, pieces, 3 + random.nextInt(6)));
-    count("release");
-  }
-
-  /** The library changes something that is changed at a placement, on a page or in a piece. */
-  private boolean clash(List<LocalKey> keys) {
-    if (keys.isEmpty()) {
-      return false;
-    }
-    LocalKey key = pick(keys);
-    NodeId node = key.node().own();
-    for (String piece : PIECES) {
-      Node root = shelf.revision(piece, shelf.current(piece)).root();
-      if (root.find(node).isPresent() && !root.id().equals(node)) {
-        release(piece, Editor.apply(root, clashing(node, key)).root());
-        count("release");
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private static void addChanged(Node document, List<LocalKey> keys) {
-    Placements.of(document).values().forEach(p -> keys.addAll(p.changes().keySet()));
-  }
-
-  private Edit clashing(NodeId node, LocalKey key) {
-    int what = random.nextInt(4);
-    if (what > 0 && key.aspect() instanceof Aspect.Style style) {
-      StyleValue value = StyleValue.literal(random.nextBoolean() ? "inherit" : "initial");
-      return new Edit.SetStyle(node, style.key(), Optional.of(value));
-    } else if (what > 0 && key.aspect() instanceof Aspect.Content content) {
-      return new Edit.SetSiteSlot(node, content.field(), random.nextInt(4) > 0);
-    } else if (what > 0 && key.aspect() instanceof Aspect.NamedStyles) {
-      return new Edit.SetNamedStyles(node, List.of("loud"));
-    }
-    return new Edit.Remove(node);
-  }
-
-  private void release(String piece, Node root) {
-    int answers = random.nextInt(3);
-    note(
-        piece,
-        shelf.release(
-            piece,
-            root,
-            asked -> answers == 0 ? Optional.empty() : Optional.of(any(asked.question()))));
-    came(piece).add(new Load.Came(shelf.current(piece), "", false));
-    if (random.nextInt(4) == 0) {
-      // What was left open before is answered now.
-      note(piece, shelf.follow(piece, asked -> Optional.of(any(asked.question()))));
-    }
-  }
-
-  private void note(String piece, FollowUps.Outcome outcome) {
-    outcome
-        .followUps()
-        .forEach(
-            next ->
-                came(next.revision().pieceId())
-                    .add(new Load.Came(next.revision().number(), piece, false)));
-    happened.merge("follow-up", outcome.followUps().size(), Integer::sum);
-    happened.merge("waits inside a piece", outcome.waiting().size(), Integer::sum);
-  }
-
-  private List<Load.Came> came(String piece) {
-    return came.computeIfAbsent(piece, p -> new ArrayList<>());
+    library.release(changed);
   }
 
   /** Goes back in the library where no site shows the newest revision any more. */
@@ -402,21 +324,9 @@ final class Agency {
     String piece = pick(PIECES);
     int current = shelf.current(piece);
     boolean shown = sites.stream().anyMatch(site -> site.adopted.revisions().get(piece) >= current);
-    if (current < 2 || shown) {
-      return;
+    if (current > 1 && !shown) {
+      library.goBack(piece);
     }
-    for (String around : PIECES) {
-      for (int i = 1; i <= shelf.current(around); i++) {
-        boolean bound =
-            Placements.of(shelf.revision(around, i).root()).values().stream()
-                .anyMatch(p -> p.pieceId().equals(piece) && p.settled() == current);
-        if (bound || around.equals(piece) && i == current) {
-          shelf.goBackOn(around, i);
-        }
-      }
-    }
-    release(piece, shelf.revision(piece, current - 1).root());
-    count("going back");
   }
 
   private Load load(String piece, OneSite site) {
@@ -430,23 +340,17 @@ final class Agency {
                 && placement.pin().filter(p -> p.reason() == Pin.Reason.WAITING).isPresent();
       }
     }
-    Map<String, Integer> followUps = new HashMap<>();
-    for (String around : PIECES) {
-      came(around).stream()
-          .filter(c -> c.followed().equals(piece))
-          .mapToInt(Load.Came::number)
-          .max()
-          .ifPresent(newest -> followUps.put(around, newest));
-    }
     return Load.at(
         piece,
         shelf.current(piece),
         site.adopted,
         placed,
         waits,
-        followUps,
+        library.followUps(piece),
         (container, from, to) ->
-            came(container).stream().filter(c -> c.number() > from && c.number() <= to).toList());
+            library.came(container).stream()
+                .filter(c -> c.number() > from && c.number() <= to)
+                .toList());
   }
 
   /**
@@ -506,7 +410,7 @@ final class Agency {
         if (!anyhow) {
           decisions.put(question.id(), canStay ? Settlement.STAY : Settlement.TAKE);
         } else if (random.nextInt(5) > 0) {
-          decisions.put(question.id(), any(question));
+          decisions.put(question.id(), library.any(question));
         }
       }
       Placement after = each.after(decisions);
@@ -596,7 +500,7 @@ final class Agency {
             reached,
             asked -> {
               count("asked on the way back");
-              return Optional.of(any(asked.question()));
+              return Optional.of(library.any(asked.question()));
             });
     for (SiteNow after : outcome.sites()) {
       OneSite site =
