@@ -9,20 +9,23 @@ import org.jspecify.annotations.Nullable;
  * <p>In a shown tree a node that comes out of a placement is addressed from the outside in, {@code
  * placement/node}; {@link #within} and {@link #inner} translate between the two views.
  */
-public record NodeId(String value) implements Comparable<NodeId> {
+public final class NodeId implements Comparable<NodeId> {
   private static final int STEP_LIMIT = 64;
   private static final int DEPTH_LIMIT = 9;
 
-  /**
-   * @throws IllegalArgumentException if the value is not made of letters, digits, {@code _} and
-   *     {@code -}, with {@code /} between the steps
-   */
-  public NodeId {
+  private final String value;
+
+  /** Kept here: every question about a tree looks ids up. */
+  private final int hash;
+
+  private NodeId(String value) {
     Objects.requireNonNull(value, "value");
     if (!isForm(value)) {
       throw new IllegalArgumentException(
           "“" + value + "” is not a node id: use letters, digits, - and _, at most 64 of them");
     }
+    this.value = value;
+    this.hash = value.hashCode();
   }
 
   /** Walked by hand: ids are made by the thousand whenever a page is shown. */
@@ -47,8 +50,16 @@ public record NodeId(String value) implements Comparable<NodeId> {
     return step > 0 && depth <= DEPTH_LIMIT;
   }
 
+  /**
+   * @throws IllegalArgumentException if the value is not made of letters, digits, {@code _} and
+   *     {@code -}, with {@code /} between the steps
+   */
   public static NodeId of(String value) {
     return new NodeId(value);
+  }
+
+  public String value() {
+    return value;
   }
 
   /** Says whether this addresses a node inside a placement. */
@@ -108,12 +119,12 @@ public record NodeId(String value) implements Comparable<NodeId> {
 
   @Override
   public boolean equals(@Nullable Object other) {
-    return other instanceof NodeId id && value.equals(id.value);
+    return other == this || other instanceof NodeId id && hash == id.hash && value.equals(id.value);
   }
 
   @Override
   public int hashCode() {
-    return value.hashCode();
+    return hash;
   }
 
   @Override

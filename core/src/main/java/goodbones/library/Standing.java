@@ -9,14 +9,13 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,7 +27,7 @@ public final class Standing {
   private final RevisionIndex revision;
   private final Map<NodeId, Node> inserted = new HashMap<>();
   private final Map<NodeId, NodeId> insertedUnder = new HashMap<>();
-  private final Map<NodeId, NodeId> placedUnder = new TreeMap<>();
+  private final Map<NodeId, NodeId> placedUnder = new LinkedHashMap<>();
   private @Nullable Map<NodeId, List<NodeId>> placed;
   private @Nullable Set<NodeId> loops;
 
@@ -106,12 +105,17 @@ public final class Standing {
     Deque<NodeId> open = new ArrayDeque<>(List.of(top));
     while (!open.isEmpty()) {
       NodeId at = open.pop();
-      Stream<NodeId> own = node(at).stream().flatMap(n -> n.children().stream()).map(Node::id);
-      Stream.concat(
-              own.filter(child -> parent(child).filter(at::equals).isPresent()),
-              placedIn(at).stream())
-          .filter(below::add)
-          .forEach(open::push);
+      for (NodeId child : placedIn(at)) {
+        if (below.add(child)) {
+          open.push(child);
+        }
+      }
+      Node node = node(at).orElse(null);
+      for (Node own : node == null ? List.<Node>of() : node.children()) {
+        if (parent(own.id()).filter(at::equals).isPresent() && below.add(own.id())) {
+          open.push(own.id());
+        }
+      }
     }
     below.removeIf(id -> id.equals(top) || !revision.has(id));
     return below;

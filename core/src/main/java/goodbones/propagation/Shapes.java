@@ -78,11 +78,11 @@ final class Shapes {
   }
 
   private void checkLoops() {
-    SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
-    boolean movesGiveWay =
-        standing.keySet().removeIf(key -> isPlaced(key) && givesWay(verdicts.get(key)));
+    SortedMap<LocalKey, LocalValue> standing = withoutMovesThatGiveWay();
     Set<NodeId> looping =
-        movesGiveWay ? new Standing(last, standing).loops() : after.standing().loops();
+        standing == placement.changes()
+            ? after.standing().loops()
+            : new Standing(last, standing).loops();
     if (looping.isEmpty()) {
       return;
     }
@@ -98,6 +98,18 @@ final class Shapes {
         canStay ? Set.of(Settlement.STAY, Settlement.TAKE) : Set.of(Settlement.TAKE));
   }
 
+  /** The changes themselves where every move holds. */
+  private SortedMap<LocalKey, LocalValue> withoutMovesThatGiveWay() {
+    for (Map.Entry<LocalKey, Verdict> each : verdicts.entrySet()) {
+      if (givesWay(each.getValue()) && isPlaced(each.getKey())) {
+        SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
+        standing.keySet().removeIf(key -> isPlaced(key) && givesWay(verdicts.get(key)));
+        return standing;
+      }
+    }
+    return placement.changes();
+  }
+
   private static boolean isPlaced(LocalKey key) {
     return key.aspect() instanceof Aspect.Placed;
   }
@@ -111,16 +123,22 @@ final class Shapes {
       if (hides.test(key) && verdicts.get(key) == Verdict.STANDS) {
         Set<NodeId> inside = before.standing().below(key.node());
         Set<NodeId> now = after.standing().below(key.node());
-        Set<NodeId> changed = new TreeSet<>(inside);
-        changed.addAll(now);
-        changed.removeIf(id -> inside.contains(id) == now.contains(id));
-        if (changed.stream().anyMatch(id -> before.revision().has(id) && last.has(id))) {
+        if (isOneMovedOut(inside, now) || isOneMovedOut(now, inside)) {
           String id = key.aspect() + " " + key.node();
           found.shape(List.of(key), id, Set.of(Settlement.STAY, Settlement.TAKE));
           hidden.put(id, key);
         }
       }
     }
+  }
+
+  private boolean isOneMovedOut(Set<NodeId> from, Set<NodeId> to) {
+    for (NodeId id : from) {
+      if (!to.contains(id) && before.revision().has(id) && last.has(id)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Only where something was put can something be that must not be there. */
