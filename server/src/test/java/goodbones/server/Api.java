@@ -186,6 +186,15 @@ final class Api {
         value);
   }
 
+  /**
+   * @param way {@code undo} or {@code redo}
+   */
+  Answer turn(String pageId, String way) {
+    return write(
+        "/api/pages/" + pageId + "/" + way,
+        parts("version", page(pageId).path("version").asLong()));
+  }
+
   void localRadius(String value) {
     editPage(
         "om-home",

@@ -120,6 +120,35 @@ class RolloutApiTest {
     assertThat(api.page("om-home").path("placements").get(0).path("pin").asString()).isEmpty();
   }
 
+  private int asked(JsonNode overview) {
+    return overview.path("waiting").valueStream().mapToInt(w -> w.path("toDecide").asInt()).sum();
+  }
+
+  private int asked() {
+    int counted = asked(api.read("/api/rollouts").body());
+    JsonNode plan = plan();
+    long planned =
+        placements(plan).filter(p -> p.path("status").asString().equals("to_decide")).count();
+    assertThat(counted).as("what is counted and what is planned").isEqualTo((int) planned);
+    return counted;
+  }
+
+  @Test
+  void whatAsksIsCountedAnewWhereAPageOrASiteChanged() {
+    api.releaseOpeningBand();
+    assertThat(asked()).isZero();
+    api.localRadius("20px");
+    assertThat(asked()).isEqualTo(1);
+    assertThat(api.turn("om-home", "undo").status()).isEqualTo(200);
+    assertThat(asked()).isZero();
+    assertThat(api.turn("om-home", "redo").status()).isEqualTo(200);
+    assertThat(asked()).isEqualTo(1);
+    String id = apply(plan(), "take", MUSEUM).body().path("id").asString();
+    assertThat(asked()).isZero();
+    api.write("/api/rollouts/" + id + "/take-back", Map.of("decisions", List.of()));
+    assertThat(asked()).isEqualTo(1);
+  }
+
   @Test
   void aFailureInTheMiddleLeavesEverythingAsItWas() {
     api.localRadius("20px");

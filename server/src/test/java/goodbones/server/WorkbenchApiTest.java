@@ -82,22 +82,16 @@ class WorkbenchApiTest {
         "sf-opening/ob-section");
     String end = Api.html(api.page("sf-home"));
     for (int i = 0; i < 4; i++) {
-      turn("undo");
+      api.turn("sf-home", "undo");
     }
     assertThat(Api.html(api.page("sf-home"))).isEqualTo(start);
     assertThat(api.page("sf-home").path("undo").asString()).isEmpty();
     for (int i = 0; i < 4; i++) {
-      turn("redo");
+      api.turn("sf-home", "redo");
     }
     assertThat(Api.html(api.page("sf-home"))).isEqualTo(end);
     assertThat(api.page("sf-home").path("undo").asString()).startsWith("move ");
-    assertThat(turn("redo").status()).isEqualTo(422);
-  }
-
-  private Api.Answer turn(String way) {
-    return api.write(
-        "/api/pages/sf-home/" + way,
-        Api.parts("version", api.page("sf-home").path("version").asLong()));
+    assertThat(api.turn("sf-home", "redo").status()).isEqualTo(422);
   }
 
   @Test

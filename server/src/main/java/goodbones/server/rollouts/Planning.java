@@ -15,7 +15,6 @@ import goodbones.propagation.Release;
 import goodbones.propagation.RolloutPlan;
 import goodbones.propagation.RolloutPlanner;
 import goodbones.propagation.Settlement;
-import goodbones.propagation.SiteNow;
 import goodbones.propagation.SiteQuestion;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
@@ -40,8 +39,6 @@ import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -60,6 +57,8 @@ class Planning {
   private final Frames frames;
   private final Records records;
   private final Carrying carrying;
+  private final SitesNow now;
+  private final Asking asking;
 
   Planning(
       Pieces pieces,
@@ -67,27 +66,31 @@ class Planning {
       FinishesStore finishes,
       Frames frames,
       Records records,
-      Carrying carrying) {
+      Carrying carrying,
+      SitesNow now,
+      Asking asking) {
     this.pieces = pieces;
     this.sites = sites;
     this.finishes = finishes;
     this.frames = frames;
     this.records = records;
     this.carrying = carrying;
+    this.now = now;
+    this.asking = asking;
   }
 
   @Transactional(readOnly = true)
   Overview overview() {
     List<Waiting> waiting = new ArrayList<>();
     Map<String, String> names = pieces.names();
-    Carrying.Now now = carrying.now();
+    Carrying.Now brings = carrying.now();
     names.forEach(
         (id, name) -> {
           List<Carrying.ToSite> loads =
-              now.of(id).stream()
+              brings.of(id).stream()
                   .filter(
                       load ->
-                          load.load().release().isEmpty() || !now.onlyFollows(load.siteId(), id))
+                          load.load().release().isEmpty() || !brings.onlyFollows(load.siteId(), id))
                   .toList();
           if (!loads.isEmpty()) {
             int current = pieces.current(id);
@@ -98,24 +101,11 @@ class Planning {
                     current,
                     note(id, current),
                     loads.stream().map(load -> sites.get(load.siteId()).name()).toList(),
-                    loads.stream().mapToInt(now::placements).sum(),
-                    loads.stream().mapToInt(this::toDecide).sum()));
+                    loads.stream().mapToInt(brings::placements).sum(),
+                    loads.stream().mapToInt(asking::placements).sum()));
           }
         });
     return new Overview(inside(), waiting, records.all());
-  }
-
-  /** Only what is changed locally can ask. */
-  private int toDecide(Carrying.ToSite load) {
-    Map<String, Integer> revisions = load.load().revisions(Set.of());
-    List<String> changed =
-        revisions.isEmpty() || hasSiteSlots(revisions)
-            ? pieces.pagesUsing(load.siteId(), revisions.keySet())
-            : pieces.changedPages(load.siteId(), revisions.keySet());
-    return (int)
-        plans(load.siteId(), revisions, changed, Map.of()).placements().stream()
-            .filter(p -> p.status() == PlacementPlan.Status.TO_DECIDE)
-            .count();
   }
 
   private String note(String pieceId, int revision) {
@@ -185,12 +175,6 @@ class Planning {
         .collect(Collectors.toSet());
   }
 
-  /** Where slots are filled for the whole site, one page says too little of it. */
-  private boolean hasSiteSlots(Map<String, Integer> revisions) {
-    return revisions.entrySet().stream()
-        .anyMatch(e -> pieces.expanded(e.getKey(), e.getValue()).mayFillSite());
-  }
-
   /**
    * @param decided answers to what is asked once for the site
    */
@@ -206,7 +190,7 @@ class Planning {
       List<String> pageIds,
       Map<String, Integer> decided) {
     return new RolloutPlanner(pieces)
-        .plan(new Release(revisions), now(siteId, revisions, pageIds), decided);
+        .plan(new Release(revisions), now.showing(siteId, revisions, pageIds), decided);
   }
 
   /** What is to be written, without a look at the pages. */
@@ -214,36 +198,7 @@ class Planning {
     Map<String, Integer> revisions = load.load().revisions(accepted);
     return new RolloutPlanner(pieces)
         .withoutLooking()
-        .plan(new Release(revisions), now(load.siteId(), revisions.keySet()), decided);
-  }
-
-  /** A site with the pages on which some pieces are placed. */
-  SiteNow now(String siteId, Collection<String> pieceIds) {
-    return now(siteId, Map.of(), pieces.pagesUsing(siteId, pieceIds));
-  }
-
-  /** A site as it would have to be to show revisions: with finishes that have all they refer to. */
-  private SiteNow now(String siteId, Map<String, Integer> revisions, List<String> pageIds) {
-    return new SiteNow(
-        siteId,
-        look(siteId, revisions),
-        sites.adopted(siteId),
-        pageIds.stream()
-            .map(sites::page)
-            .sorted(Comparator.comparing(PageState::address))
-            .map(page -> new SiteNow.PageNow(page.id(), page.version(), page.root()))
-            .toList());
-  }
-
-  private SiteFinishes look(String siteId, Map<String, Integer> revisions) {
-    int needed =
-        revisions.entrySet().stream()
-            .mapToInt(e -> pieces.revision(e.getKey(), e.getValue()).finishes())
-            .max()
-            .orElse(0);
-    return needed <= finishes.adopted(siteId)
-        ? finishes.forSite(siteId)
-        : finishes.forSite(siteId, needed);
+        .plan(new Release(revisions), now.using(load.siteId(), revisions.keySet()), decided);
   }
 
   @Transactional(readOnly = true)
@@ -277,7 +232,7 @@ class Planning {
 
   private SiteQuestionView view(Carrying.ToSite load, Set<String> accepted, SiteQuestion question) {
     int to = load.load().revisions(accepted).getOrDefault(question.pieceId(), 1);
-    SiteFinishes look = look(load.siteId(), Map.of(question.pieceId(), to));
+    SiteFinishes look = now.look(load.siteId(), Map.of(question.pieceId(), to));
     Describing describing = new Describing(pieces, question.pieceId(), to, to, look);
     List<SiteChoiceView> choices = new ArrayList<>();
     for (SiteQuestion.Choice choice : question.choices()) {
@@ -315,7 +270,7 @@ class Planning {
   private RolloutPlacement view(PlacementPlan plan, List<SiteQuestion> ofSite) {
     PageState page = sites.page(plan.pageId());
     String placed = plan.placement().pieceId();
-    SiteFinishes look = look(plan.siteId(), Map.of(placed, plan.to()));
+    SiteFinishes look = now.look(plan.siteId(), Map.of(placed, plan.to()));
     Describing describing = new Describing(pieces, placed, plan.from(), plan.to(), look);
     return new RolloutPlacement(
         page.id(),
@@ -361,7 +316,7 @@ class Planning {
             plans(
                 load.siteId(),
                 revisions,
-                hasSiteSlots(revisions)
+                now.fillSlotsOfSite(revisions)
                     ? pieces.pagesUsing(load.siteId(), revisions.keySet())
                     : List.of(page.id()),
                 Decisions.ofSite(load.siteId(), request.decisions()));
@@ -380,7 +335,7 @@ class Planning {
         }
       }
     }
-    SiteFinishes look = look(page.siteId(), revisions);
+    SiteFinishes look = now.look(page.siteId(), revisions);
     Adopted adopted = sites.adopted(page.siteId());
     Shown before = Shown.of(page.root(), adopted, pieces);
     Shown shown =

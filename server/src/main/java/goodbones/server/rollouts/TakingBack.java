@@ -36,7 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class TakingBack {
   private final RolloutRepository repository;
-  private final Planning planning;
+  private final SitesNow now;
   private final Records records;
   private final Pieces pieces;
   private final Sites sites;
@@ -45,14 +45,14 @@ class TakingBack {
 
   TakingBack(
       RolloutRepository repository,
-      Planning planning,
+      SitesNow now,
       Records records,
       Pieces pieces,
       Sites sites,
       FinishesStore finishes,
       Clock clock) {
     this.repository = repository;
-    this.planning = planning;
+    this.now = now;
     this.records = records;
     this.pieces = pieces;
     this.sites = sites;
@@ -80,7 +80,7 @@ class TakingBack {
             .flatMap(rollout -> rollout.siteIds().stream())
             .distinct()
             .sorted()
-            .map(site -> planning.now(site, carried(rollouts, site)))
+            .map(site -> now.using(site, carried(rollouts, site)))
             .toList();
     Map<String, Settlement> decided = Decisions.read(decisions);
     return new Way(

@@ -19,6 +19,11 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
   @Query("select count(p) > 0 from PageEntity p where p.siteId = :siteId and p.address = :address")
   boolean hasAddress(String siteId, String address);
 
+  @Query(
+      "select new goodbones.server.sites.PageVersion(p.id, p.version)"
+          + " from PageEntity p where p.siteId = :siteId")
+  List<PageVersion> versions(String siteId);
+
   @Query("select p.version from PageEntity p where p.id = :id")
   Optional<Long> version(String id);
 

@@ -113,6 +113,13 @@ public class Sites {
     return pages.version(id).orElseThrow(() -> new NotFound("page", id));
   }
 
+  /** The versions of a site's pages, by their ids. */
+  @Transactional(readOnly = true)
+  public Map<String, Long> pageVersions(String siteId) {
+    return pages.versions(siteId).stream()
+        .collect(Collectors.toMap(PageVersion::id, PageVersion::version));
+  }
+
   /**
    * @throws NotFound if there is no such page
    */
