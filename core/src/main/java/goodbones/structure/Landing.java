@@ -85,7 +85,7 @@ public final class Landing {
 
   /**
    * Puts a load as near to something as it can stand: into it, else right after it, else after what
-   * is around it.
+   * is around it. Rows go after a row, not into a column of it.
    *
    * @param before the child before which it goes if it goes into it; empty for the end
    * @throws Refused if it can stand nowhere around it
@@ -96,7 +96,7 @@ public final class Landing {
     while (true) {
       Optional<Node> parent = bench.parent(at);
       try {
-        if (at.kind().holdsOthers()) {
+        if (at.kind().holdsOthers() && !(at.kind() == Kind.ROW && isRows(load))) {
           return into(at.id(), next, load);
         }
       } catch (Refused notHere) {
@@ -158,6 +158,10 @@ public final class Landing {
     return load instanceof Carried carried
         ? bench.outermost(carried.ids())
         : ((Brought) load).nodes();
+  }
+
+  private boolean isRows(Load load) {
+    return nodes(load).stream().allMatch(node -> node.kind() == Kind.ROW);
   }
 
   /** The index among the children that stay. */
