@@ -33,7 +33,9 @@ export function workbenchAnswer(more: Partial<WorkbenchAnswer> = {}): WorkbenchA
     parts: [],
     merged: [],
     made: [],
+    standIns: [],
     unfit: [],
+    note: '',
     ...more,
   };
 }

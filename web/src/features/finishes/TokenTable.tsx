@@ -42,7 +42,7 @@ const groupTitles: Record<string, string> = {
   border: 'Borders',
   shadow: 'Shadows',
   gradient: 'Gradients',
-  motion: 'Motion',
+  motion: 'Transition',
 };
 
 function groupOf(name: string): string {

@@ -1,171 +1,229 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import { answer, api, fetchText, type Schemas } from '../../api/client';
-import { count, names, reachWords } from '../../ui/count';
-import { Empty, Failed, Loading, Mark } from '../../ui/States';
-import { useWidth } from '../../ui/useWidth';
-import { Frame } from '../../workbench/canvas/Frame';
+import { Link, useSearchParams } from 'react-router';
+import { count } from '../../ui/count';
+import { Empty, Failed, Loading } from '../../ui/States';
 import { useSites } from '../sites/useSites';
+import { Cards, sizes, type Size } from './Cards';
+import { ChosenBar } from './ChosenBar';
+import { DescribeSheet } from './DescribeSheet';
+import { everything, sorts, wantedOf, type Card, type Sort, type Wanted } from './filter';
+import { FilterRail } from './FilterRail';
+import { useChoices, useLibrary } from './useLibrary';
+
+const selectClass = 'border border-line bg-sheet px-2 py-1.5 rounded-[2px]';
+const sortNames: Record<Sort, string> = {
+  name: 'By name',
+  reach: 'By reach',
+  changed: 'Last worked on first',
+};
+
+/** What is looked for, kept in the address so that it leads back here. */
+function useWanted() {
+  const [params, setParams] = useSearchParams();
+  const wanted = { ...everything };
+  for (const key of ['words', 'kind', 'purpose', 'client', 'state', 'tag'] as const) {
+    wanted[key] = (params.get(key) ?? '') as never;
+  }
+  wanted.sort = sorts.find((sort) => sort === params.get('sort')) ?? 'name';
+  const size: Size = params.get('size') === 'looking' ? 'looking' : 'scanning';
+  const set = (key: string, value: string) => {
+    setParams(
+      (now) => {
+        if (value === '') now.delete(key);
+        else now.set(key, value);
+        return now;
+      },
+      { replace: true },
+    );
+  };
+  return { wanted, size, look: params.get('look') ?? '', set };
+}
 
 /** The pieces, each shown as itself and whole, at two widths. */
 export function LibraryScreen() {
-  const pieces = useQuery({ queryKey: ['pieces'], queryFn: () => answer(api.GET('/api/pieces')) });
+  const { pieces, carryOut, busy } = useLibrary();
+  const choices = useChoices();
   const sites = useSites();
-  const [look, setLook] = useState('');
-  const [wanted, setWanted] = useState('');
-  if (pieces.error) return <Failed error={pieces.error} retry={() => void pieces.refetch()} />;
-  if (sites.error) return <Failed error={sites.error} retry={() => void sites.refetch()} />;
-  if (!pieces.data || !sites.data) return <Loading what="the library" />;
+  const { wanted, size, look, set } = useWanted();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [described, setDescribed] = useState<Card>();
+  const failed = pieces.error ?? sites.error ?? choices.error;
+  if (failed) return <Failed error={failed} retry={() => void pieces.refetch()} />;
+  if (!pieces.data || !sites.data || !choices.data) return <Loading what="the library" />;
   const site = look || (sites.data[0]?.id ?? '');
-  const shown = pieces.data.filter((piece) =>
-    `${piece.name} ${piece.purpose}`.toLowerCase().includes(wanted.trim().toLowerCase()),
-  );
+  const shown = wantedOf(pieces.data, wanted);
+  const inUse = pieces.data.filter((piece) => !piece.retired).length;
+  const picked = pieces.data.filter((piece) => chosen.has(piece.id));
+  if (pieces.data.length === 0 || sites.data.length === 0) {
+    return <Nothing clients={sites.data.length} />;
+  }
   return (
-    <main className="h-full overflow-y-auto px-8 py-6">
-      <header className="flex items-end gap-6 border-b border-ink pb-3">
-        <div>
+    <main className="h-full grid grid-rows-[auto_minmax(0,1fr)] px-8 pt-6">
+      <header className="flex items-end gap-5 border-b border-ink pb-3">
+        <div className="mr-auto">
           <h1 className="text-2xl">Library</h1>
-          <p className="text-soft">
-            {pieces.data.length === 0
-              ? 'No pieces yet'
-              : `${count(pieces.data.length, 'piece')}, each as it stands in its current revision`}
+          <p className="text-soft" role="status">
+            {shown.length === inUse
+              ? count(inUse, 'piece')
+              : `${count(shown.length, 'piece')} of ${inUse.toLocaleString('en-GB')}`}
           </p>
         </div>
-        {pieces.data.length > 0 && (
-          <>
-            <label className="ml-auto">
-              <span className="sr-only">Find a piece</span>
-              <input
-                type="search"
-                placeholder="Find a piece"
-                value={wanted}
-                onChange={(e) => {
-                  setWanted(e.target.value);
-                }}
-                className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-52"
-              />
-            </label>
-            <label className="flex items-center gap-2">
-              In the look of
-              <select
-                aria-label="In the look of"
-                value={site}
-                onChange={(e) => {
-                  setLook(e.target.value);
-                }}
-                className="border border-line bg-sheet px-2 py-1.5 rounded-[2px]"
-              >
-                {sites.data.map((s) => (
-                  <option key={s.id} value={s.id}>
-                    {s.name}
-                  </option>
-                ))}
-              </select>
-            </label>
-          </>
-        )}
+        <label>
+          <span className="sr-only">Find a piece</span>
+          <input
+            type="search"
+            placeholder="Name, tag, notes or words"
+            value={wanted.words}
+            onChange={(e) => {
+              set('words', e.target.value);
+            }}
+            className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-56"
+          />
+        </label>
+        <select
+          aria-label="Order"
+          value={wanted.sort}
+          onChange={(e) => {
+            set('sort', e.target.value === 'name' ? '' : e.target.value);
+          }}
+          className={selectClass}
+        >
+          {sorts.map((sort) => (
+            <option key={sort} value={sort}>
+              {sortNames[sort]}
+            </option>
+          ))}
+        </select>
+        <select
+          aria-label="Size"
+          value={size}
+          onChange={(e) => {
+            set('size', e.target.value === 'scanning' ? '' : e.target.value);
+          }}
+          className={selectClass}
+        >
+          {(Object.keys(sizes) as Size[]).map((each) => (
+            <option key={each} value={each}>
+              {sizes[each].title}
+            </option>
+          ))}
+        </select>
+        <label className="flex items-center gap-2">
+          In the look of
+          <select
+            aria-label="In the look of"
+            value={site}
+            onChange={(e) => {
+              set('look', e.target.value);
+            }}
+            className={selectClass}
+          >
+            {sites.data.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+          </select>
+        </label>
       </header>
-      {pieces.data.length === 0 && (
-        <div className="mt-8">
-          <Empty>
-            {sites.data.length === 0 ? (
-              <>
-                Pieces are shown in a client’s look.{' '}
-                <Link to="/sites/new" className="text-verdigris underline underline-offset-2">
-                  Set up the first client
-                </Link>
-              </>
-            ) : (
-              'The library is empty.'
-            )}
-          </Empty>
+      <div className="grid grid-cols-[184px_minmax(0,1fr)] gap-6 min-h-0">
+        <FilterRail
+          cards={pieces.data}
+          wanted={wanted}
+          choices={choices.data}
+          clients={sites.data}
+          onSet={set}
+        />
+        <div className="grid grid-rows-[minmax(0,1fr)_auto] min-h-0">
+          {shown.length === 0 ? (
+            <NoneFits wanted={wanted} onClear={set} />
+          ) : (
+            <Cards
+              key={size}
+              cards={shown}
+              purposes={choices.data.purposes}
+              site={site}
+              size={size}
+              chosen={chosen}
+              onChoose={setChosen}
+              onDescribe={setDescribed}
+            />
+          )}
+          {picked.length > 0 && (
+            <ChosenBar
+              key={picked.map((piece) => piece.id).join()}
+              picked={picked}
+              busy={busy}
+              onDeed={carryOut}
+              onClear={() => {
+                setChosen(new Set());
+              }}
+            />
+          )}
         </div>
+      </div>
+      {described && (
+        <DescribeSheet
+          piece={described}
+          choices={choices.data}
+          clients={sites.data}
+          onDeed={carryOut}
+          onClose={() => {
+            setDescribed(undefined);
+          }}
+        />
       )}
-      {pieces.data.length > 0 && shown.length === 0 && (
-        <div className="mt-8">
-          <Empty>No piece is called “{wanted}”. Search for another word.</Empty>
-        </div>
-      )}
-      <ul className="grid gap-8 mt-6">
-        {shown.map((piece) => (
-          <PieceCard key={piece.id} piece={piece} site={site} />
-        ))}
-      </ul>
     </main>
   );
 }
 
-function PieceCard({ piece, site }: { piece: Schemas['PieceCard']; site: string }) {
-  const html = useQuery({
-    queryKey: ['piece-frame', piece.id, piece.current, site],
-    queryFn: () => fetchText(`/api/pieces/${piece.id}/frame?site=${site}`),
-  });
+function Nothing({ clients }: { clients: number }) {
   return (
-    <li className="grid grid-cols-[230px_minmax(0,1fr)_200px] gap-6 items-start border-b border-hair pb-8">
-      <div>
-        <h2 className="text-lg">
-          <Link
-            to={`/library/${piece.id}?site=${site}`}
-            className="hover:underline underline-offset-4"
-          >
-            {piece.name}
-          </Link>
-        </h2>
-        <p className="text-soft mt-0.5">{piece.purpose}</p>
-        <p className="mt-3">
-          Revision {piece.current} {piece.draft && <Mark tone="local">draft not released</Mark>}
-        </p>
-        <p>{reachWords(piece.reach)}</p>
-        {piece.behind.length > 0 && (
-          <p className="mt-1">
-            <Link to={`/rollouts/${piece.id}`} className="text-ochre underline underline-offset-2">
-              {names(piece.behind)} {piece.behind.length === 1 ? 'shows' : 'show'} an older revision
-            </Link>
-          </p>
-        )}
-        <p className="mt-4">
-          <Link
-            to={`/library/${piece.id}?site=${site}`}
-            className="inline-block border border-line bg-sheet hover:border-ink px-3 py-1.5 rounded-[3px] font-medium"
-          >
-            Open on the workbench
-          </Link>
-        </p>
+    <main className="px-8 py-6">
+      <h1 className="text-2xl border-b border-ink pb-3">Library</h1>
+      <div className="mt-8">
+        <Empty>
+          {clients === 0 ? (
+            <>
+              Pieces are shown in a client’s look.{' '}
+              <Link to="/sites/new" className="text-verdigris underline underline-offset-2">
+                Set up the first client
+              </Link>
+            </>
+          ) : (
+            <>
+              The library is empty. Take a section of a page in hand and press <kbd>K</kbd> to keep
+              it here.
+            </>
+          )}
+        </Empty>
       </div>
-      {html.error ? (
-        <Failed error={html.error} />
-      ) : (
-        <>
-          <Sample
-            key={`wide ${site}`}
-            html={html.data}
-            title={`${piece.name} on a desktop`}
-            width={1280}
-            screen={800}
-          />
-          <Sample
-            key={`narrow ${site}`}
-            html={html.data}
-            title={`${piece.name} on a phone`}
-            width={390}
-            screen={844}
-          />
-        </>
-      )}
-    </li>
+    </main>
   );
 }
 
-type SampleProps = { html: string | undefined; title: string; width: number; screen: number };
+type NoneProps = { wanted: Wanted; onClear: (key: string, value: string) => void };
 
-function Sample({ html, title, width, screen }: SampleProps) {
-  const [area, room] = useWidth<HTMLDivElement>();
+function NoneFits({ wanted, onClear }: NoneProps) {
+  const asked = (['words', 'kind', 'purpose', 'client', 'state', 'tag'] as const).filter(
+    (key) => wanted[key] !== '',
+  );
   return (
-    <div ref={area} className="outline outline-1 outline-line bg-sheet min-h-24">
-      {html && room > 0 && (
-        <Frame html={html} title={title} width={width} screen={screen} scale={room / width} />
-      )}
+    <div className="pt-8">
+      <Empty>
+        No piece answers all of this.{' '}
+        <button
+          type="button"
+          className="text-verdigris underline underline-offset-2"
+          onClick={() => {
+            asked.forEach((key) => {
+              onClear(key, '');
+            });
+          }}
+        >
+          Show all pieces
+        </button>
+      </Empty>
     </div>
   );
 }

@@ -13,10 +13,16 @@ import { useSites } from './useSites';
 export function SiteScreen() {
   const { siteId = '' } = useParams();
   const sites = useSites();
+  const standIns = useQuery({
+    queryKey: ['stand-ins', siteId],
+    queryFn: () =>
+      answer(api.GET('/api/sites/{id}/stand-ins', { params: { path: { id: siteId } } })),
+  });
   if (sites.error) return <Failed error={sites.error} retry={() => void sites.refetch()} />;
   if (!sites.data) return <Loading what="the site" />;
   const site = sites.data.find((s) => s.id === siteId);
   if (!site) return <Failed error={new Error(`There is no site “${siteId}”. Go back to Sites.`)} />;
+  const left = Object.values(standIns.data ?? {}).reduce((sum, n) => sum + n, 0);
   return (
     <main className="h-full overflow-y-auto px-8 py-6">
       <h1 className="text-2xl border-b border-ink pb-3">{site.name}</h1>
@@ -24,6 +30,9 @@ export function SiteScreen() {
         <section aria-label="Pages">
           <div className="flex items-baseline justify-between">
             <h2 className="text-lg">Pages</h2>
+            {left > 0 && (
+              <span className="text-ochre ml-3 mr-auto">{count(left, 'stand-in')} left in all</span>
+            )}
             <NewPage siteId={siteId} />
           </div>
           <ul className="mt-1 border-t border-line">
@@ -37,6 +46,12 @@ export function SiteScreen() {
                   <span className="text-soft">{page.address}</span>
                   <span className="text-soft">
                     {count(page.sections, 'section')}, {page.pieces} from the library
+                    {(standIns.data?.[page.id] ?? 0) > 0 && (
+                      <span className="text-ochre">
+                        {' '}
+                        · {count(standIns.data?.[page.id] ?? 0, 'stand-in')} left
+                      </span>
+                    )}
                   </span>
                 </Link>
               </li>

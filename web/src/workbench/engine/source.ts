@@ -13,6 +13,7 @@ export type FreshView = Schemas['FreshView'];
 export type FitView = Schemas['FitView'];
 export type Pulse = Schemas['Pulse'];
 export type ClipView = Schemas['ClipView'];
+export type Guessed = Schemas['Guessed'];
 export type EditRequest = Schemas['EditRequest'];
 export type AskedEdit = Schemas['AskedEdit'];
 /** The edits of some types. */
@@ -62,6 +63,8 @@ export type Source = {
   here: (here: Here) => Promise<Pulse>;
   fit: (asked: FitAsked) => Promise<FitView[]>;
   clip: (nodes: readonly string[]) => Promise<ClipView>;
+  /** What is guessed of a thing that might be kept as a piece. */
+  guess: (node: string) => Promise<Guessed>;
 };
 
 export function pageSource(id: string): Source {
@@ -83,6 +86,8 @@ export function pageSource(id: string): Source {
     fit: (body) => answer(api.POST('/api/pages/{id}/fit', { params: { path }, body })),
     clip: (nodes) =>
       answer(api.GET('/api/pages/{id}/clip', { params: { path, query: { node: [...nodes] } } })),
+    guess: (node) =>
+      answer(api.GET('/api/pages/{id}/guess', { params: { path, query: { node } } })),
   };
 }
 
@@ -117,5 +122,7 @@ export function pieceSource(id: string, site: string, variant = ''): Source {
           params: { path, query: { ...query, node: [...nodes] } },
         }),
       ),
+    guess: (node) =>
+      answer(api.GET('/api/pieces/{id}/guess', { params: { path, query: { ...query, node } } })),
   };
 }

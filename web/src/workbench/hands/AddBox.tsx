@@ -58,7 +58,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
   const all: Addable[] = [
     ...addables(fresh),
     ...(library.data ?? [])
-      .filter((piece) => piece.id !== itself)
+      .filter((piece) => piece.id !== itself && !piece.retired && ['', site].includes(piece.siteId))
       .map((piece) => ({
         key: piece.id,
         title: piece.name,

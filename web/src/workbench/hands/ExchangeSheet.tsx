@@ -28,7 +28,12 @@ export function ExchangeSheet({ placement, may, site, itself, onEdit, onClose }:
   const [chosen, setChosen] = useState('');
   const [problem, setProblem] = useState('');
   const fit = (pieces.data ?? []).filter(
-    (piece) => piece.id !== placement.pieceId && piece.id !== itself && may.includes(piece.root),
+    (piece) =>
+      piece.id !== placement.pieceId &&
+      piece.id !== itself &&
+      !piece.retired &&
+      ['', site].includes(piece.siteId) &&
+      may.includes(piece.root),
   );
   const current = fit.find((piece) => piece.id === chosen) ?? fit[0];
   const exchange = async () => {
@@ -69,9 +74,9 @@ export function ExchangeSheet({ placement, may, site, itself, onEdit, onClose }:
               <Miniature piece={current.id} site={site} scale={0.392} />
             </div>
             <p className="text-soft mt-2">
-              {current.purpose && `${current.purpose}. `}Words, pictures and links go along where
-              the other piece has a place for them; what has none is kept with this placement and
-              comes back with {placement.pieceName}.
+              {current.notes && `${current.notes}. `}Words, pictures and links go along where the
+              other piece has a place for them; what has none is kept with this placement and comes
+              back with {placement.pieceName}.
             </p>
           </div>
         </div>

@@ -14,9 +14,9 @@ const words: Record<string, string> = {
   'Text colour': 'text',
   Background: 'ground',
   'Content width': 'width',
-  'Least height': 'at least',
-  'Gap between lines': 'line gap',
-  'Gap between columns': 'column gap',
+  'Minimum height': 'at least',
+  'Row gap': 'row gap',
+  'Column gap': 'column gap',
   'Column widths': 'columns',
   'Corner radius': 'radius',
 };

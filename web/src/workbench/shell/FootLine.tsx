@@ -13,11 +13,21 @@ type Props = {
   lead: DeviceKey;
   onEdit: (edit: AskedEdit) => void;
   onExchange: () => void;
+  onPick: (node: string) => void;
   actions?: ReactNode;
 };
 
 /** Where the thing in hand comes from, and how far a change to it goes. */
-export function FootLine({ view, node, placement, lead, onEdit, onExchange, actions }: Props) {
+export function FootLine({
+  view,
+  node,
+  placement,
+  lead,
+  onEdit,
+  onExchange,
+  onPick,
+  actions,
+}: Props) {
   const location = useLocation();
   const hidden = node.hiddenOn.includes(lead);
   return (
@@ -39,6 +49,9 @@ export function FootLine({ view, node, placement, lead, onEdit, onExchange, acti
           </strong>
           <span className="text-soft"> · a change stays here</span>
         </span>
+      )}
+      {!view.piece && view.standIns.length > 0 && (
+        <StandInsLeft standIns={view.standIns} inHand={node.id} onPick={onPick} />
       )}
       <span className="ml-auto flex items-center gap-3">
         {node.kind !== 'page' && (
@@ -92,6 +105,29 @@ export function FootLine({ view, node, placement, lead, onEdit, onExchange, acti
         {actions}
       </span>
     </footer>
+  );
+}
+
+type LeftProps = {
+  standIns: readonly string[];
+  inHand: string;
+  onPick: (node: string) => void;
+};
+
+/** How many words and pictures only stand in, and the way to the next of them. */
+function StandInsLeft({ standIns, inHand, onPick }: LeftProps) {
+  const next = standIns[(standIns.indexOf(inHand) + 1) % standIns.length];
+  return (
+    <button
+      type="button"
+      title="Take the next of them in hand"
+      className="text-ochre underline underline-offset-2 whitespace-nowrap"
+      onClick={() => {
+        if (next !== undefined) onPick(next);
+      }}
+    >
+      {count(standIns.length, 'stand-in')} left
+    </button>
   );
 }
 

@@ -12,7 +12,7 @@ afterEach(cleanup);
 
 function show(saving: Saving, meanwhile: readonly string[] = []) {
   const said = { onDismiss: vi.fn(), onReload: vi.fn(), onKeep: vi.fn(), onLetGo: vi.fn() };
-  const view = render(<Notices saving={saving} meanwhile={meanwhile} {...said} />);
+  const view = render(<Notices saving={saving} meanwhile={meanwhile} note="" {...said} />);
   const press = (name: string) => {
     fireEvent.click(screen.getByRole('button', { name }));
   };
@@ -45,6 +45,7 @@ describe('what has to be said of an edit', () => {
       <Notices
         saving={{ state: 'failed', problem: refused, again: mine }}
         meanwhile={[]}
+        note=""
         onDismiss={onDismiss}
         onReload={onReload}
         onKeep={onKeep}

@@ -6,6 +6,8 @@ type Props = {
   saving: Saving;
   /** What others changed while an edit was made; both hold. */
   meanwhile: readonly string[];
+  /** What came of an edit and is not seen at once; empty if nothing. */
+  note: string;
   onDismiss: () => void;
   onReload: () => void;
   onKeep: (again: Again) => void;
@@ -13,7 +15,9 @@ type Props = {
 };
 
 /** What has to be said about an edit, over the foot of the frames. */
-export function Notices({ saving, meanwhile, onDismiss, onReload, onKeep, onLetGo }: Props) {
+export function Notices(props: Props) {
+  const { saving, meanwhile, note, onDismiss, onReload, onKeep, onLetGo } = props;
+  const [readNote, setReadNote] = useState('');
   const [closed, setClosed] = useState<Saving>();
   const problem = saving.state === 'failed' && saving !== closed ? saving.problem : undefined;
   const again = saving.state === 'failed' ? saving.again : undefined;
@@ -26,6 +30,17 @@ export function Notices({ saving, meanwhile, onDismiss, onReload, onKeep, onLetG
       {last !== undefined && (
         <Notice role="status" look="bg-slate-tint border-slate" onClose={onDismiss}>
           Both kept. {last}
+        </Notice>
+      )}
+      {note !== '' && note !== readNote && (
+        <Notice
+          role="status"
+          look="bg-verdigris-tint border-verdigris"
+          onClose={() => {
+            setReadNote(note);
+          }}
+        >
+          {note}
         </Notice>
       )}
       {problem && (

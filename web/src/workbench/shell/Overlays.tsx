@@ -9,7 +9,7 @@ import { KeepSheet } from '../hands/KeepSheet';
 import { LevelChoice } from '../hands/LevelChoice';
 import type { Drawing } from '../engine/drawing';
 import { Preview } from './Preview';
-import type { AskedEdit, NodeView, PlacementView, WorkbenchView } from '../engine/source';
+import type { AskedEdit, NodeView, PlacementView, Source, WorkbenchView } from '../engine/source';
 import type { Tree } from '../engine/tree';
 
 /** What lies over the workbench; one thing at a time. */
@@ -20,6 +20,7 @@ export type Over =
 
 type Props = {
   over: Over;
+  source: Source;
   view: WorkbenchView;
   tree: Tree;
   may: May;
@@ -52,7 +53,15 @@ export function Overlays(props: Props): ReactNode {
   };
   switch (over.is) {
     case 'keep':
-      return <KeepSheet node={inHand} onEdit={onEdit} onClose={onClose} />;
+      return (
+        <KeepSheet
+          source={props.source}
+          node={inHand}
+          client={view.piece ? '' : view.siteName}
+          onEdit={onEdit}
+          onClose={onClose}
+        />
+      );
     case 'exchange':
       return (
         placement && (

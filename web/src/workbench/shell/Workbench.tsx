@@ -368,6 +368,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           <Notices
             saving={bench.saving}
             meanwhile={bench.meanwhile}
+            note={view.note}
             onDismiss={bench.dismiss}
             onReload={() => void bench.reload()}
             onKeep={(again) => void bench.keep(again)}
@@ -416,12 +417,14 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           onExchange={() => {
             setOver({ is: 'exchange' });
           }}
+          onPick={pick}
           actions={actions?.(view, bench.replace)}
         />
       </div>
       {over && (
         <Overlays
           over={over}
+          source={source}
           view={view}
           tree={tree}
           may={may}

@@ -261,7 +261,7 @@ class StructureTest extends WithDesigner {
     page().locator("[data-strip]").nth(2).click();
     inHand("Section");
     designer.field("Find a setting").fill("gap between lines");
-    designer.set("Gap between lines", "90px");
+    designer.set("Row gap", "90px");
     designer.field("Find a setting").fill("");
     designer.awaitSaved();
     designer.takeInHand("Spring");
@@ -276,7 +276,7 @@ class StructureTest extends WithDesigner {
     guilty.getByRole(AriaRole.BUTTON).click();
     inHand("Section");
     designer.field("Find a setting").fill("gap between lines");
-    designer.set("Gap between lines", "24px");
+    designer.set("Row gap", "24px");
     designer.field("Find a setting").fill("");
     designer.awaitSaved();
     for (String frame : FRAMES) {

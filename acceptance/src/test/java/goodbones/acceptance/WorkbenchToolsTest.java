@@ -222,7 +222,7 @@ class WorkbenchToolsTest extends WithDesigner {
   void whatDoesNotFitAfterPastingIsMendedOneByOneOrInOneGo() {
     set("sf-words-h", "Text size", "53px");
     set("sf-words", "Padding top", "3px");
-    set("sf-words", "Least height", "1400px");
+    set("sf-words", "Minimum height", "1400px");
     designer.takeSection("Words of travellers");
     press("Control+c");
     page()

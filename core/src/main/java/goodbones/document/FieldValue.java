@@ -6,16 +6,25 @@ import java.util.Objects;
 
 /** What a content field holds. */
 public sealed interface FieldValue {
+  /** Whether it only shows where the real one goes. */
+  default boolean standIn() {
+    return false;
+  }
 
   /**
    * Words; a line break is {@code \n}.
    *
    * @param marks what is said of stretches of them, such as bold; in their one form
+   * @param standIn whether they only show where the real ones go
    */
-  record Words(String text, List<Mark> marks) implements FieldValue {
+  record Words(String text, List<Mark> marks, boolean standIn) implements FieldValue {
     public Words {
       Objects.requireNonNull(text, "text");
       marks = marks == null ? List.of() : Mark.tidied(marks, text.length());
+    }
+
+    public Words(String text, List<Mark> marks) {
+      this(text, marks, false);
     }
 
     /** Plain words. */
@@ -23,8 +32,23 @@ public sealed interface FieldValue {
       this(text, List.of());
     }
 
-    /** Other words in the place of these; what is said of those that stay is kept. */
+    /** Plain words that only show where the real ones go. */
+    public static Words standIn(String text) {
+      return new Words(text, List.of(), true);
+    }
+
+    public Words withMarks(List<Mark> others) {
+      return new Words(text, others, standIn);
+    }
+
+    /**
+     * Other words in the place of these; what is said of those that stay is kept. They are the real
+     * ones, unless nothing was changed.
+     */
     public Words retyped(String newText) {
+      if (newText.equals(text)) {
+        return this;
+      }
       int least = Math.min(text.length(), newText.length());
       int same = 0;
       while (same < least && text.charAt(same) == newText.charAt(same)) {
@@ -51,9 +75,20 @@ public sealed interface FieldValue {
 
   /** A picture by id, with its alternative text; an empty text marks it as decoration. */
   record Picture(String pictureId, String alt) implements FieldValue {
+    /** The id of the picture that only shows where a real one goes; it is there from the start. */
+    public static final String STAND_IN_ID = "stand-in";
+
+    /** Shows where a real picture goes. */
+    public static final Picture STAND_IN = new Picture(STAND_IN_ID, "");
+
     public Picture {
       Objects.requireNonNull(pictureId, "pictureId");
       Objects.requireNonNull(alt, "alt");
+    }
+
+    @Override
+    public boolean standIn() {
+      return pictureId.equals(STAND_IN_ID);
     }
   }
 

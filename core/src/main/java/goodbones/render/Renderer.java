@@ -173,7 +173,7 @@ public final class Renderer {
       return;
     }
     collectFaces(node, words);
-    open(tag, node, Optional.empty(), attributes);
+    open(tag, node, Optional.empty(), attributes + standIn(words));
     html.append(Marked.html(words, surroundings.linkUrl(), this::colour))
         .append("</")
         .append(tag)
@@ -241,7 +241,17 @@ public final class Renderer {
         "img",
         node,
         Optional.empty(),
-        " src=\"" + Html.escape(url) + "\" alt=\"" + Html.escape(picture.alt()) + "\"");
+        " src=\""
+            + Html.escape(url)
+            + "\" alt=\""
+            + Html.escape(picture.alt())
+            + "\""
+            + standIn(picture));
+  }
+
+  /** Marks what nobody shall take for the real thing, where a page is worked on. */
+  private String standIn(FieldValue value) {
+    return value.standIn() && surroundings.withIds() ? " data-stand-in" : "";
   }
 
   private void open(String tag, Node node, Optional<Declarations.Track> track, String attributes) {

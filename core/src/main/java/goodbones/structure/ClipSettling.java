@@ -87,8 +87,7 @@ final class ClipSettling {
     if (node.content().get("words") instanceof FieldValue.Words words) {
       settled =
           settled.withContent(
-              "words",
-              new FieldValue.Words(words.text(), words.marks().stream().map(this::known).toList()));
+              "words", words.withMarks(words.marks().stream().map(this::known).toList()));
     }
     return settled;
   }

@@ -78,12 +78,13 @@ public final class Fresh {
       case LABEL -> words(node, "Small label");
       case BUTTON -> words(node, "Button").withContent("link", new FieldValue.Link("/"));
       case ROW -> node.withChildren(columns(ROW_COLUMNS));
-      case PAGE, SECTION, COLUMN, BOX, PICTURE, PLACEMENT, PATTERN, ITEM -> node;
+      case PICTURE -> node.withContent("picture", FieldValue.Picture.STAND_IN);
+      case PAGE, SECTION, COLUMN, BOX, PLACEMENT, PATTERN, ITEM -> node;
     };
   }
 
   private static Node words(Node node, String text) {
-    return node.withContent("words", new FieldValue.Words(text));
+    return node.withContent("words", FieldValue.Words.standIn(text));
   }
 
   /** A row whose columns share it as said, one below the other on a phone. */

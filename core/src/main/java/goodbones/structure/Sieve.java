@@ -95,7 +95,7 @@ public final class Sieve {
   /** Words with the marks that may stand here. */
   public FieldValue.Words words(Kind kind, FieldValue.Words words) {
     List<Mark> marks = words.marks().stream().filter(mark -> mayStand(kind, mark)).toList();
-    return new FieldValue.Words(words.text(), marks);
+    return words.withMarks(marks);
   }
 
   private boolean mayStand(Kind kind, Mark mark) {

@@ -223,7 +223,7 @@ public final class Samples {
         return marked;
       }
     }
-    return new FieldValue.Words(said);
+    return new FieldValue.Words(said, List.of(), oneIn(5));
   }
 
   /** Something that a field of a kind may hold. */

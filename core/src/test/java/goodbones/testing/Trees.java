@@ -112,7 +112,7 @@ public final class Trees {
                       words,
                       random.nextBoolean()
                           ? Optional.empty()
-                          : Optional.of(new LocalValue.ContentIs(new FieldValue.Words(word()))))));
+                          : Optional.of(new LocalValue.ContentIs(words())))));
     }
     return Node.of(freshId(), Kind.BOX, "").withChildren(children);
   }
@@ -194,7 +194,11 @@ public final class Trees {
 
   private Node element() {
     Kind kind = pick(List.of(Kind.HEADING, Kind.TEXT, Kind.LABEL, Kind.BUTTON));
-    return Node.of(freshId(), kind, "").withContent("words", new FieldValue.Words(word()));
+    return Node.of(freshId(), kind, "").withContent("words", words());
+  }
+
+  private FieldValue words() {
+    return new FieldValue.Words(word(), List.of(), random.nextInt(4) == 0);
   }
 
   private String word() {
@@ -213,7 +217,7 @@ public final class Trees {
   private Edit content(Node node) {
     List<Field> fields = Catalogue.fields(node.kind());
     if (fields.isEmpty() || random.nextInt(3) > 0) {
-      return new Edit.SetContent(node.id(), "words", Optional.of(new FieldValue.Words(word())));
+      return new Edit.SetContent(node.id(), "words", Optional.of(words()));
     }
     Field field = pick(fields);
     return new Edit.SetContent(

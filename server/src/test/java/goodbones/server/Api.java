@@ -36,11 +36,18 @@ final class Api {
   }
 
   Answer write(String path, Object body) {
+    return send(json(post(path), body));
+  }
+
+  Answer put(String path, Object body) {
     return send(
-        post(path)
-            .with(csrf())
-            .contentType(MediaType.APPLICATION_JSON)
-            .content(JSON.writeValueAsString(body)));
+        json(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put(path), body));
+  }
+
+  private static MockHttpServletRequestBuilder json(MockHttpServletRequestBuilder at, Object body) {
+    return at.with(csrf())
+        .contentType(MediaType.APPLICATION_JSON)
+        .content(JSON.writeValueAsString(body));
   }
 
   /** Sends a text as it is, such as a file's. */

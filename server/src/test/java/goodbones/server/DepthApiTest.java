@@ -41,7 +41,7 @@ class DepthApiTest {
             "name",
             "Small button",
             "purpose",
-            "One thing to do"));
+            "small-part"));
     release("opening-band", "With the small button");
     button = api.piece("opening-band").path("placements").get(0).path("pieceId").asString();
   }

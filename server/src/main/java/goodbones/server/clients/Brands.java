@@ -152,7 +152,7 @@ class Brands {
             .withContent("level", new FieldValue.Level(1));
     Node text =
         fresh(Kind.TEXT)
-            .withContent("words", new FieldValue.Words("Say in one sentence what it is."));
+            .withContent("words", FieldValue.Words.standIn("Say in one sentence what it is."));
     Node section =
         Node.of(NodeId.of(UUID.randomUUID().toString()), Kind.SECTION, "Opening")
             .withChildren(List.of(heading, text));

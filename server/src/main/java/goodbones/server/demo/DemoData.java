@@ -6,6 +6,7 @@ import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import goodbones.server.starters.Starters;
 import goodbones.style.FinishesStep;
 import goodbones.style.SiteFinishes;
 import java.io.IOException;
@@ -32,12 +33,15 @@ class DemoData implements SmartInitializingSingleton {
   private final Pieces pieces;
   private final Sites sites;
   private final Pictures pictures;
+  private final Starters starters;
 
-  DemoData(FinishesStore finishes, Pieces pieces, Sites sites, Pictures pictures) {
+  DemoData(
+      FinishesStore finishes, Pieces pieces, Sites sites, Pictures pictures, Starters starters) {
     this.finishes = finishes;
     this.pieces = pieces;
     this.sites = sites;
     this.pictures = pictures;
+    this.starters = starters;
   }
 
   @Override
@@ -64,6 +68,7 @@ class DemoData implements SmartInitializingSingleton {
             "quillon-logo")) {
       pictures.add(picture, picture + ".svg", bytes(picture + ".svg"));
     }
+    starters.keep(finishes.current());
     new DemoPieces(pieces).add();
     client(
         new SiteInfo("saltmarsh-ferries", "Saltmarsh Ferries", "en-GB", "saltmarsh-logo"),

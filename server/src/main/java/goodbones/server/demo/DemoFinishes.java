@@ -89,7 +89,7 @@ final class DemoFinishes {
             "The same on a phone"),
         token("t-gap", "space.gap", TokenType.DIMENSION, "16px", "Between lines in a section"),
         token(
-            "t-width", "width.content", TokenType.DIMENSION, "1120px", "Greatest width of content"),
+            "t-width", "width.content", TokenType.DIMENSION, "1120px", "Maximum width of content"),
         token("t-radius", "radius.button", TokenType.DIMENSION, "8px", "Corners of buttons"),
         token(
             "t-lead",

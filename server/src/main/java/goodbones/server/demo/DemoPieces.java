@@ -24,6 +24,8 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Variant;
+import goodbones.library.Described;
+import goodbones.library.Guess;
 import goodbones.server.library.Pieces;
 import java.util.List;
 import java.util.Map;
@@ -68,8 +70,10 @@ final class DemoPieces {
     keep(VOICE, "Testimonial", "What one customer says, the same on every page", testimonial());
   }
 
-  private void keep(String id, String name, String purpose, Node root) {
-    pieces.keep(id, name, purpose, root, "The first drawing", 1);
+  private void keep(String id, String name, String notes, Node root) {
+    Described guessed = Guess.of(root);
+    Described said = Described.of(name, guessed.kind(), guessed.purpose()).withNotes(notes);
+    pieces.keep(id, said, root, "The first drawing", 1);
   }
 
   private void release(String piece, Node root, String note) {

@@ -22,6 +22,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.KeyDeserializer;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
@@ -66,6 +67,7 @@ public final class DocumentJson {
         .addMixIn(Node.class, NodeMixin.class)
         .addMixIn(FieldValue.class, FieldValueMixin.class)
         .addMixIn(FieldValue.Words.class, WordsMixin.class)
+        .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
         .addMixIn(LocalValue.class, LocalValueMixin.class)
         .addMixIn(Edit.class, EditMixin.class)
         .addMixIn(FinishesEdit.class, FinishesEditMixin.class)
@@ -138,7 +140,10 @@ public final class DocumentJson {
 
   /** Most words are plain. */
   @JsonInclude(JsonInclude.Include.NON_EMPTY)
-  private interface WordsMixin {}
+  private interface WordsMixin {
+    @JsonInclude(JsonInclude.Include.NON_DEFAULT)
+    boolean standIn();
+  }
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
   @JsonSubTypes({

@@ -14,7 +14,6 @@ import org.jspecify.annotations.Nullable;
 class PieceEntity {
   @Id private String id = "";
   private String name = "";
-  private String purpose = "";
   private int currentRevision;
 
   @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
@@ -24,10 +23,9 @@ class PieceEntity {
 
   protected PieceEntity() {}
 
-  PieceEntity(String id, String name, String purpose) {
+  PieceEntity(String id, String name) {
     this.id = id;
     this.name = name;
-    this.purpose = purpose;
   }
 
   String id() {
@@ -36,10 +34,6 @@ class PieceEntity {
 
   String name() {
     return name;
-  }
-
-  String purpose() {
-    return purpose;
   }
 
   int currentRevision() {

@@ -1,4 +1,4 @@
 package goodbones.server.library;
 
-/** A piece by its name. */
-record PieceName(String id, String name) {}
+/** A piece by its name, with the number of its newest revision. */
+record PieceName(String id, String name, int current) {}

@@ -9,7 +9,7 @@ interface PieceRepository extends JpaRepository<PieceEntity, String> {
   List<PieceEntity> findAllByOrderByName();
 
   @Query(
-      "select new goodbones.server.library.PieceName(p.id, p.name) from PieceEntity p"
+      "select new goodbones.server.library.PieceName(p.id, p.name, p.currentRevision) from PieceEntity p"
           + " order by p.name")
   List<PieceName> names();
 

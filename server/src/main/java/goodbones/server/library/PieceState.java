@@ -10,4 +10,4 @@ import goodbones.document.Node;
  * @param draft whether the draft differs from the current revision
  */
 public record PieceState(
-    String id, String name, String purpose, int current, Node root, boolean draft, long version) {}
+    String id, String name, int current, Node root, boolean draft, long version) {}

@@ -5,6 +5,8 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import goodbones.document.Uses;
+import goodbones.library.Described;
 import goodbones.library.Expanded;
 import goodbones.library.Library;
 import goodbones.library.PieceGraph;
@@ -45,6 +47,7 @@ public class Pieces implements Library {
   private final PieceRepository pieces;
   private final RevisionRepository revisions;
   private final PlacedRepository placed;
+  private final Descriptions descriptions;
   private final Clock clock;
 
   private final Memory<RevisionEntity.Key, Revision> read =
@@ -56,10 +59,15 @@ public class Pieces implements Library {
   private record Drafted(String pieceId, long version) {}
 
   Pieces(
-      PieceRepository pieces, RevisionRepository revisions, PlacedRepository placed, Clock clock) {
+      PieceRepository pieces,
+      RevisionRepository revisions,
+      PlacedRepository placed,
+      Descriptions descriptions,
+      Clock clock) {
     this.pieces = pieces;
     this.revisions = revisions;
     this.placed = placed;
+    this.descriptions = descriptions;
     this.clock = clock;
   }
 
@@ -94,7 +102,6 @@ public class Pieces implements Library {
     return new PieceState(
         piece.id(),
         piece.name(),
-        piece.purpose(),
         piece.currentRevision(),
         root,
         !root.equals(current),
@@ -155,6 +162,10 @@ public class Pieces implements Library {
     return names;
   }
 
+  private Node drawn(Node root) {
+    return Expanded.of(root, Showing.BOUND, this).drawn();
+  }
+
   /** What a piece shows as it is worked on, with all that stands in it. */
   public Expanded drafted(PieceState piece) {
     return Expanded.of(piece.root(), Showing.BOUND, this);
@@ -162,10 +173,11 @@ public class Pieces implements Library {
 
   /** Keeps a part of a document as a new piece, with its first revision. */
   @Transactional
-  public void keep(String id, String name, String purpose, Node root, String note, int finishes) {
+  public void keep(String id, Described said, Node root, String note, int finishes) {
     Node bound = boundWhereUnknown(root);
     Catalogue.require(Expanded.of(bound, Showing.BOUND, this).drawn());
-    pieces.saveAndFlush(new PieceEntity(id, name, purpose));
+    pieces.saveAndFlush(new PieceEntity(id, said.name()));
+    descriptions.add(id, said);
     release(entity(id), bound, note, finishes);
   }
 
@@ -198,6 +210,8 @@ public class Pieces implements Library {
     pieces.saveAndFlush(piece);
     drafts.put(new Drafted(piece.id(), piece.version()), root);
     index("draft", piece.id(), Optional.empty(), root);
+    boolean differs = !root.equals(revision(piece.id(), piece.currentRevision()).root());
+    descriptions.shows(piece.id(), root, drawn(root), differs);
   }
 
   /**
@@ -246,6 +260,7 @@ public class Pieces implements Library {
     pieces.saveAndFlush(piece);
     index("piece", piece.id(), Optional.empty(), root);
     placed.clear("draft", piece.id());
+    descriptions.shows(piece.id(), root, drawn(root), false);
     follow(piece.id(), asked -> Optional.empty());
     requireShallow(piece);
     return next;
@@ -446,6 +461,13 @@ public class Pieces implements Library {
   }
 
   private void index(String ownerKind, String ownerId, Optional<String> siteId, Node root) {
+    Set<String> fresh = Uses.of(root).pieces();
+    Set<String> newlyPlaced = new TreeSet<>(fresh);
+    placed.in(ownerKind, ownerId).forEach(newlyPlaced::remove);
+    if (ownerKind.equals("draft")) {
+      placed.in("piece", ownerId).forEach(newlyPlaced::remove);
+    }
+    descriptions.requireMayHold(siteId.orElseGet(() -> descriptions.siteOf(ownerId)), newlyPlaced);
     placed.clear(ownerKind, ownerId);
     List<PlacedRow> rows = new ArrayList<>();
     Placements.of(root)
@@ -463,10 +485,22 @@ public class Pieces implements Library {
     return placed.count() == 0;
   }
 
+  /** The one client that a piece belongs to; empty if it is for all. */
+  @Transactional(readOnly = true)
+  public String siteOf(String pieceId) {
+    return descriptions.siteOf(pieceId);
+  }
+
   /** How far a change of a piece goes, through the pieces that contain it too. */
   @Transactional(readOnly = true)
   public Reach reach(String pieceId) {
     return placed.reach(graph().upwards(List.of(pieceId)));
+  }
+
+  /** How far changes of all pieces go. */
+  @Transactional(readOnly = true)
+  public Reaches reaches() {
+    return new Reaches(graph(), placed.placedOn());
   }
 
   /** How often each piece is placed at each site. */

@@ -17,6 +17,38 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " from PlacedRow p where p.id.ownerKind = 'page' and p.pieceId in :pieces")
   Reach reach(Collection<String> pieces);
 
+  /** Every document with the pieces that are placed in it, on pages. */
+  @Query(
+      "select new goodbones.server.library.PlacedOn(p.pieceId, p.id.ownerId, p.siteId, count(p),"
+          + " sum(case when p.held = true then 1 else 0 end))"
+          + " from PlacedRow p where p.id.ownerKind = 'page'"
+          + " group by p.pieceId, p.id.ownerId, p.siteId")
+  List<PlacedOn> placedOn();
+
+  /** The pieces that are placed in one document itself. */
+  @Query(
+      "select distinct p.pieceId from PlacedRow p"
+          + " where p.id.ownerKind = :kind and p.id.ownerId = :owner")
+  List<String> in(String kind, String owner);
+
+  /** The sites at which a piece is placed itself, but one. */
+  @Query(
+      "select distinct p.siteId from PlacedRow p where p.pieceId = :piece"
+          + " and p.id.ownerKind = 'page' and p.siteId <> :site")
+  List<String> sitesOtherThan(String piece, String site);
+
+  /** The pieces in which one stands itself, or in their drafts. */
+  @Query(
+      "select distinct new goodbones.server.library.Contained(p.id.ownerId, p.pieceId)"
+          + " from PlacedRow p where p.id.ownerKind <> 'page' and p.pieceId = :piece")
+  List<Contained> containing(String piece);
+
+  /** Wherever a piece is placed itself. */
+  @Query(
+      "select p from PlacedRow p where p.pieceId = :piece"
+          + " order by p.id.ownerKind, p.id.ownerId, p.id.path")
+  List<PlacedRow> uses(String piece);
+
   /** Pages on which a piece of a site is placed. */
   @Query(
       "select distinct p.id.ownerId from PlacedRow p where p.id.ownerKind = 'page'"

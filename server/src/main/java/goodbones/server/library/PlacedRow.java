@@ -42,6 +42,10 @@ class PlacedRow {
     this.changes = placement.changes().size();
   }
 
+  boolean isOnPage() {
+    return id.ownerKind().equals("page");
+  }
+
   String ownerId() {
     return id.ownerId();
   }

@@ -1,5 +1,6 @@
 package goodbones.server.pictures;
 
+import goodbones.document.FieldValue;
 import java.util.List;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.CrudRepository;
@@ -7,7 +8,9 @@ import org.springframework.data.repository.CrudRepository;
 interface PictureRepository extends CrudRepository<Picture, String> {
   @Query(
       "select new goodbones.server.pictures.PictureView(p.id, p.fileName, p.width, p.height)"
-          + " from Picture p order by p.fileName")
+          + " from Picture p where p.id <> '"
+          + FieldValue.Picture.STAND_IN_ID
+          + "' order by p.fileName")
   List<PictureView> views();
 
   List<Picture> findByRebuiltFalse();

@@ -1,49 +1,67 @@
 package goodbones.server.shelf;
 
 import goodbones.library.Adopted;
-import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.PlacedAt;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Which sites show an older revision than the current one, itself or inside others; read once. */
 public final class Behind {
-  private final List<PlacedAt> placed;
-  private final Map<String, Adopted> adopted;
-  private final Map<String, Map<String, Integer>> followUps;
   private final List<SiteInfo> sites;
+  private final Map<String, Set<String>> behind = new HashMap<>();
 
   public Behind(Pieces pieces, Sites sites) {
-    this.placed = pieces.placedAt();
-    this.adopted = sites.adopted();
-    this.followUps = pieces.followUps();
     this.sites = sites.all();
+    Map<String, Adopted> adopted = sites.adopted();
+    Map<String, Integer> currents = pieces.currents();
+    Map<String, Map<String, Integer>> following = byContainer(pieces.followUps());
+    for (PlacedAt at : pieces.placedAt()) {
+      int shown =
+          adopted
+              .getOrDefault(at.siteId(), new Adopted(Map.of()))
+              .revisions()
+              .getOrDefault(at.pieceId(), 0);
+      if (shown != currents.getOrDefault(at.pieceId(), 0)) {
+        add(at.pieceId(), at.siteId());
+      }
+      following
+          .getOrDefault(at.pieceId(), Map.of())
+          .forEach(
+              (followed, number) -> {
+                if (shown < number) {
+                  add(followed, at.siteId());
+                }
+              });
+    }
+  }
+
+  /** By the containing piece: the pieces that it followed, with the number of that revision. */
+  private static Map<String, Map<String, Integer>> byContainer(
+      Map<String, Map<String, Integer>> followUps) {
+    Map<String, Map<String, Integer>> turned = new HashMap<>();
+    followUps.forEach(
+        (followed, containers) ->
+            containers.forEach(
+                (container, number) ->
+                    turned
+                        .computeIfAbsent(container, id -> new HashMap<>())
+                        .put(followed, number)));
+    return turned;
+  }
+
+  private void add(String pieceId, String siteId) {
+    behind.computeIfAbsent(pieceId, id -> new HashSet<>()).add(siteId);
   }
 
   /** The names of the sites. */
-  public List<String> of(PieceState piece) {
-    Map<String, Integer> following = followUps.getOrDefault(piece.id(), Map.of());
-    return sites.stream()
-        .filter(
-            site ->
-                placed.stream()
-                    .filter(at -> at.siteId().equals(site.id()))
-                    .anyMatch(at -> isBehind(at, piece, following)))
-        .map(SiteInfo::name)
-        .toList();
-  }
-
-  private boolean isBehind(PlacedAt at, PieceState piece, Map<String, Integer> following) {
-    int shown =
-        adopted
-            .getOrDefault(at.siteId(), new Adopted(Map.of()))
-            .revisions()
-            .getOrDefault(at.pieceId(), 0);
-    return at.pieceId().equals(piece.id())
-        ? shown != piece.current()
-        : shown < following.getOrDefault(at.pieceId(), 0);
+  public List<String> of(String pieceId) {
+    Set<String> here = behind.getOrDefault(pieceId, Set.of());
+    return sites.stream().filter(site -> here.contains(site.id())).map(SiteInfo::name).toList();
   }
 }

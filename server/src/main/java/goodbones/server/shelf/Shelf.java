@@ -1,58 +1,88 @@
 package goodbones.server.shelf;
 
 import goodbones.document.References;
+import goodbones.library.Described;
+import goodbones.library.PieceKind;
+import goodbones.library.Purpose;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
+import goodbones.server.library.DescribedPiece;
+import goodbones.server.library.Descriptions;
+import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.Reaches;
+import goodbones.server.problems.BadInput;
+import goodbones.server.shelf.ShelfViews.DescribeRequest;
+import goodbones.server.shelf.ShelfViews.TagRequest;
 import goodbones.server.sites.Sites;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The pieces as the library lists and shows them, and their release. */
+/** The pieces as the library lists and shows them, what is said of them, and their release. */
 @Service
 public class Shelf {
   private final Pieces pieces;
+  private final Descriptions descriptions;
   private final Sites sites;
   private final FinishesStore finishes;
   private final Frames frames;
 
-  Shelf(Pieces pieces, Sites sites, FinishesStore finishes, Frames frames) {
+  Shelf(
+      Pieces pieces,
+      Descriptions descriptions,
+      Sites sites,
+      FinishesStore finishes,
+      Frames frames) {
     this.pieces = pieces;
+    this.descriptions = descriptions;
     this.sites = sites;
     this.finishes = finishes;
     this.frames = frames;
   }
 
+  /** All pieces, by name; no document is read. */
   @Transactional(readOnly = true)
   List<PieceCard> cards() {
     Behind behind = new Behind(pieces, sites);
-    return pieces.all().stream()
-        .map(
-            piece ->
-                new PieceCard(
-                    piece.id(),
-                    piece.name(),
-                    piece.purpose(),
-                    pieces.expanded(piece.id(), piece.current()).drawn().kind().word(),
-                    piece.current(),
-                    piece.draft(),
-                    pieces.reach(piece.id()),
-                    behind.of(piece)))
-        .toList();
+    Reaches reaches = pieces.reaches();
+    return descriptions.all().stream().map(piece -> card(piece, reaches, behind)).toList();
+  }
+
+  private static PieceCard card(DescribedPiece piece, Reaches reaches, Behind behind) {
+    Described said = piece.said();
+    return new PieceCard(
+        piece.id(),
+        said.name(),
+        said.kind().word(),
+        said.purpose().word(),
+        said.tags(),
+        said.notes(),
+        said.siteId(),
+        piece.root(),
+        piece.current(),
+        piece.draft(),
+        piece.retired(),
+        piece.variants(),
+        piece.words(),
+        piece.changed(),
+        reaches.of(piece.id()),
+        behind.of(piece.id()));
   }
 
   /** The current revision as it looks at a client's, in the finishes that are worked on. */
   @Transactional(readOnly = true)
   String frame(String pieceId, String siteId) {
-    int current = pieces.get(pieceId).current();
+    int current = pieces.current(pieceId);
     return frames.html(
         Shown.of(Frames.around(pieces.revision(pieceId, current).root()), Showing.BOUND, pieces),
         finishes.draftFor(siteId),
         sites.get(siteId),
-        pieces.get(pieceId).name());
+        descriptions.of(pieceId).name());
   }
 
   /** Turns the draft into the next revision. */
@@ -60,5 +90,77 @@ public class Shelf {
   public void release(String pieceId, long version, String note) {
     References wanted = References.of(pieces.get(pieceId).root());
     pieces.release(pieceId, version, note, finishes.needed(wanted));
+  }
+
+  /**
+   * Releases the drafts of several pieces, or of none if one of them cannot be released; what
+   * stands in others of them comes first, so that no draft is behind.
+   */
+  @Transactional
+  void release(List<String> pieceIds, String note) {
+    List<String> order = new ArrayList<>(pieces.graph().upwards(pieceIds));
+    order.retainAll(pieceIds);
+    for (String id : order) {
+      PieceState piece = pieces.get(id);
+      if (!piece.draft()) {
+        throw new BadInput(
+            "pieces",
+            "“" + piece.name() + "” has no draft to release; choose those with a draft only");
+      }
+      release(id, piece.version(), note);
+    }
+  }
+
+  /**
+   * @throws BadInput if a word is not known, or it cannot be said of this piece
+   */
+  @Transactional
+  void describe(String pieceId, DescribeRequest request) {
+    if (!request.siteId().isEmpty()) {
+      sites.get(request.siteId());
+    }
+    descriptions.describe(
+        pieceId,
+        new Described(
+            request.name(),
+            known("kind", request.kind(), PieceKind::ofWord),
+            known("purpose", request.purpose(), Purpose::ofWord),
+            request.tags(),
+            request.notes(),
+            request.siteId()));
+  }
+
+  private static <T> T known(String field, String word, Function<String, T> of) {
+    try {
+      return of.apply(word);
+    } catch (IllegalArgumentException unknown) {
+      throw new BadInput(field, unknown.getMessage() + "; choose one of those listed");
+    }
+  }
+
+  @Transactional
+  void tag(TagRequest request) {
+    for (String id : request.pieces()) {
+      Described said = descriptions.of(id);
+      List<String> tags = new ArrayList<>(said.tags());
+      tags.removeAll(said.withTags(request.remove()).tags());
+      tags.addAll(request.add());
+      descriptions.describe(id, said.withTags(tags));
+    }
+  }
+
+  /**
+   * Takes pieces out of use, all or none.
+   *
+   * @throws BadInput if one is used, naming where
+   */
+  @Transactional
+  void retire(List<String> pieceIds) {
+    pieceIds.forEach(id -> descriptions.retire(id, sites::pageTitle));
+  }
+
+  @Transactional
+  void bringBack(List<String> pieceIds) {
+    pieceIds.forEach(descriptions::bringBack);
   }
 }

@@ -1,11 +1,24 @@
 package goodbones.server.shelf;
 
+import goodbones.library.PieceKind;
+import goodbones.library.Purpose;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
+import goodbones.server.shelf.ShelfViews.Choice;
+import goodbones.server.shelf.ShelfViews.Choices;
+import goodbones.server.shelf.ShelfViews.DescribeRequest;
+import goodbones.server.shelf.ShelfViews.ReleaseSeveral;
+import goodbones.server.shelf.ShelfViews.SomePieces;
+import goodbones.server.shelf.ShelfViews.TagRequest;
+import jakarta.validation.Valid;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -13,6 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/pieces")
 class ShelfController {
+  private static final Choices CHOICES =
+      new Choices(
+          Arrays.stream(PieceKind.values()).map(k -> new Choice(k.word(), k.title())).toList(),
+          Arrays.stream(Purpose.values()).map(p -> new Choice(p.word(), p.title())).toList());
+
   private final Shelf shelf;
   private final Pieces pieces;
 
@@ -23,6 +41,42 @@ class ShelfController {
 
   @GetMapping
   List<PieceCard> pieces() {
+    return shelf.cards();
+  }
+
+  /** What kinds and purposes there are. */
+  @GetMapping("/choices")
+  Choices choices() {
+    return CHOICES;
+  }
+
+  @PutMapping("/{id}/description")
+  List<PieceCard> describe(@PathVariable String id, @Valid @RequestBody DescribeRequest request) {
+    shelf.describe(id, request);
+    return shelf.cards();
+  }
+
+  @PostMapping("/tags")
+  List<PieceCard> tag(@Valid @RequestBody TagRequest request) {
+    shelf.tag(request);
+    return shelf.cards();
+  }
+
+  @PostMapping("/retired")
+  List<PieceCard> retire(@Valid @RequestBody SomePieces request) {
+    shelf.retire(request.pieces());
+    return shelf.cards();
+  }
+
+  @PostMapping("/brought-back")
+  List<PieceCard> bringBack(@Valid @RequestBody SomePieces request) {
+    shelf.bringBack(request.pieces());
+    return shelf.cards();
+  }
+
+  @PostMapping("/released")
+  List<PieceCard> release(@Valid @RequestBody ReleaseSeveral request) {
+    shelf.release(request.pieces(), request.note());
     return shelf.cards();
   }
 

@@ -18,10 +18,12 @@ import org.springframework.web.bind.annotation.RestController;
 class SiteController {
   private final Sites sites;
   private final Pieces pieces;
+  private final StandInCounts standIns;
 
-  SiteController(Sites sites, Pieces pieces) {
+  SiteController(Sites sites, Pieces pieces, StandInCounts standIns) {
     this.sites = sites;
     this.pieces = pieces;
+    this.standIns = standIns;
   }
 
   record NewPage(String title) {}
@@ -42,6 +44,12 @@ class SiteController {
   @PostMapping("/sites/{id}/pages")
   MadePage newPage(@PathVariable String id, @RequestBody NewPage page) {
     return new MadePage(sites.newPage(id, page.title()));
+  }
+
+  /** How many stand-ins are left on each page of a site, by the ids of the pages. */
+  @GetMapping("/sites/{id}/stand-ins")
+  Map<String, Integer> standIns(@PathVariable String id) {
+    return standIns.of(id);
   }
 
   /** Everything that can be jumped to by its name, besides tokens. */

@@ -78,6 +78,20 @@ final class Aim {
     return kept;
   }
 
+  boolean isPage() {
+    return desk.kept().kind() == Kind.PAGE;
+  }
+
+  /** The client in whose look it is. */
+  String siteId() {
+    return desk.site().id();
+  }
+
+  /** The one client that what is on the desk belongs to if it is a piece; empty for all. */
+  String ownerSiteId() {
+    return desk.ownerSiteId();
+  }
+
   Landing landing() {
     return new Landing(bench);
   }

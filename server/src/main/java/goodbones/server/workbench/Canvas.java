@@ -11,6 +11,7 @@ import goodbones.server.drawing.Frames;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
 import goodbones.structure.Fresh;
+import goodbones.survey.StandIns;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -101,6 +102,8 @@ class Canvas {
         desk.piece(),
         outcome.merged(),
         outcome.made(),
-        outcome.unfit());
+        StandIns.of(shown.root()).stream().map(left -> left.node().value()).distinct().toList(),
+        outcome.unfit(),
+        outcome.note());
   }
 }

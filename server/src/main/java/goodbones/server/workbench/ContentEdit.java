@@ -78,6 +78,10 @@ sealed interface ContentEdit extends AskedEdit {
     public ReadEdit read(Aim aim) {
       Node on = aim.node(node);
       FieldValue words = MarkedHtml.words(value);
+      if (on.content().get(field) instanceof FieldValue.Words before
+          && words.equals(new FieldValue.Words(before.text(), before.marks()))) {
+        words = before;
+      }
       return fill(on, fieldOf(on, field, "has no words"), Optional.of(words));
     }
   }

@@ -94,6 +94,9 @@ interface Desk {
   /** Keeps a named style that an edit made. */
   void keep(NamedStyle style);
 
+  /** The one client that a piece on the desk belongs to; empty for all, and for a page. */
+  String ownerSiteId();
+
   /** Keeps a piece that an edit places. */
   void keep(ReadEdit.Kept piece);
 

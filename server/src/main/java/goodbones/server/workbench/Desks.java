@@ -89,8 +89,7 @@ class Desks {
   void keep(ReadEdit.Kept kept) {
     pieces.keep(
         kept.id(),
-        kept.name(),
-        kept.purpose(),
+        kept.said(),
         kept.root(),
         "The first drawing",
         finishes.needed(References.of(kept.root())));

@@ -9,7 +9,8 @@ import java.util.List;
  * @param merged what others changed meanwhile, in words
  * @param made the nodes that it put down
  * @param unfit what could not come along with what was put down
+ * @param note what came of it and is not seen at once; empty if nothing
  */
-record Outcome(List<String> merged, List<String> made, List<FitView> unfit) {
-  static final Outcome NONE = new Outcome(List.of(), List.of(), List.of());
+record Outcome(List<String> merged, List<String> made, List<FitView> unfit, String note) {
+  static final Outcome NONE = new Outcome(List.of(), List.of(), List.of(), "");
 }

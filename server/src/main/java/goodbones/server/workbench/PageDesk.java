@@ -157,6 +157,11 @@ final class PageDesk extends OpenDesk {
   }
 
   @Override
+  public String ownerSiteId() {
+    return "";
+  }
+
+  @Override
   public void keep(NamedStyle style) {
     finishes.edit(
         FinishesStep.style(site().id(), style.id(), Optional.of(style)),

@@ -143,6 +143,11 @@ final class PieceDesk extends OpenDesk {
   }
 
   @Override
+  public String ownerSiteId() {
+    return pieces.siteOf(piece.id());
+  }
+
+  @Override
   public void keep(NamedStyle style) {
     finishes.edit(
         new FinishesStep.House(new FinishesEdit.PutNamedStyle(style.id(), Optional.of(style), -1)),
@@ -160,7 +165,7 @@ final class PieceDesk extends OpenDesk {
         piece.current(),
         piece.draft(),
         pieces.reach(piece.id()),
-        new Behind(pieces, sites).of(piece),
+        new Behind(pieces, sites).of(piece.id()),
         piece.root().options().variants().stream()
             .map(each -> new StyleChoice(each.id(), each.name()))
             .toList(),

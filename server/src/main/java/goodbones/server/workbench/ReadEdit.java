@@ -2,6 +2,7 @@ package goodbones.server.workbench;
 
 import goodbones.document.Edit;
 import goodbones.document.Node;
+import goodbones.library.Described;
 import goodbones.structure.GaveWay;
 import goodbones.style.NamedStyle;
 import java.util.List;
@@ -36,6 +37,10 @@ record ReadEdit(
     return new ReadEdit(edit, label, made, kept, styles);
   }
 
-  /** A part of a document that becomes a piece. */
-  record Kept(String id, String name, String purpose, Node root) {}
+  /**
+   * A part of a document that becomes a piece.
+   *
+   * @param told what came of it, for whoever kept it
+   */
+  record Kept(String id, Described said, Node root, String told) {}
 }

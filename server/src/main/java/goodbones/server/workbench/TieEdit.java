@@ -3,21 +3,32 @@ package goodbones.server.workbench;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import goodbones.document.Aspect;
 import goodbones.document.Edit;
+import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import goodbones.library.Described;
 import goodbones.library.Exchange;
+import goodbones.library.Guess;
 import goodbones.library.Origin;
+import goodbones.library.PieceKind;
+import goodbones.library.Purpose;
 import goodbones.server.drawing.Wording;
 import goodbones.server.problems.BadInput;
 import goodbones.structure.Keeping;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What ties a placement to its piece. */
@@ -117,26 +128,97 @@ sealed interface TieEdit extends AskedEdit {
   }
 
   /**
-   * Keeps a part of the document as a piece, and places that where the part stood.
+   * Keeps a part of the document as a piece, and places that where the part stood. What is kept
+   * from a client's page for all clients has nothing of theirs in it: their words, pictures and
+   * links fill the placement.
    *
    * @param name of the piece
-   * @param purpose what it is for, in a few words; may be empty
+   * @param kind section-template, saved-block, header or footer; absent or empty for what is
+   *     guessed
+   * @param purpose a purpose by its word, such as opening; absent or empty for what is guessed
+   * @param onlyHere whether it belongs to this client alone
+   * @param stays whether what stands here stays as it is, tied to nothing
    */
   @JsonTypeName("KEEP")
   record Keep(
       String node,
       @NotBlank(message = "Give the piece a name") @Size(max = 80, message = TOO_LONG) String name,
-      @Size(max = 200, message = TOO_LONG) String purpose)
+      @Nullable String kind,
+      @Nullable String purpose,
+      @Nullable Boolean onlyHere,
+      @Nullable Boolean stays)
       implements TieEdit {
     @Override
     public ReadEdit read(Aim aim) {
       Node on = aim.node(node);
       String id = UUID.randomUUID().toString();
-      Keeping.Kept kept = new Keeping(aim.bench()).keep(on.id(), id);
+      boolean own = Boolean.TRUE.equals(onlyHere);
+      Described said = said(Guess.of(on)).withSiteId(own ? aim.siteId() : aim.ownerSiteId());
+      Keeping keeping = new Keeping(aim.bench());
+      Keeping.Kept kept =
+          aim.isPage() && !own ? keeping.keepForAll(on.id(), id) : keeping.keep(on.id(), id);
+      if (!said.kind().mayBe(on.kind())) {
+        throw new BadInput(
+            "kind",
+            "A "
+                + said.kind().title().toLowerCase()
+                + " is a section across the page, and this is a "
+                + on.kind().word()
+                + ": keep it as a saved block");
+      }
       return new ReadEdit(
-          kept.edit(),
+          Boolean.TRUE.equals(stays) ? new Edit.Group(List.of()) : kept.edit(),
           "keep " + Wording.title(on) + " as a piece",
-          new ReadEdit.Kept(id, name.strip(), purpose.strip(), kept.root()));
+          new ReadEdit.Kept(id, said, kept.root(), told(said, kept)));
+    }
+
+    /** What became the page's own fields of the placement. */
+    private static String told(Described said, Keeping.Kept kept) {
+      Map<String, Integer> own = new TreeMap<>();
+      for (Edit step : kept.edit().steps()) {
+        if (step instanceof Edit.Insert placing) {
+          placing
+              .subtree()
+              .placement()
+              .ifPresent(
+                  placement -> placement.changes().values().forEach(value -> count(value, own)));
+        }
+      }
+      String kinds =
+          own.entrySet().stream()
+              .map(
+                  each -> each.getValue() + " " + each.getKey() + (each.getValue() == 1 ? "" : "s"))
+              .collect(Collectors.joining(", "));
+      String asWhat = "Kept as the " + said.kind().title().toLowerCase() + " “" + said.name() + "”";
+      return kinds.isEmpty() ? asWhat : asWhat + ". This page's own in it: " + kinds;
+    }
+
+    private static void count(LocalValue value, Map<String, Integer> own) {
+      if (value instanceof LocalValue.ContentIs is && is.value().isPresent()) {
+        FieldValue content = is.value().get();
+        String word =
+            content instanceof FieldValue.Words
+                ? "text"
+                : content instanceof FieldValue.Picture ? "picture" : "link";
+        own.merge(word, 1, Integer::sum);
+      }
+    }
+
+    private Described said(Described guessed) {
+      return Described.of(
+          name,
+          kind == null || kind.isEmpty() ? guessed.kind() : known("kind", kind, PieceKind::ofWord),
+          purpose == null || purpose.isEmpty()
+              ? guessed.purpose()
+              : known("purpose", purpose, Purpose::ofWord));
+    }
+
+    private static <T> T known(String field, String word, Function<String, T> of) {
+      try {
+        return of.apply(word);
+      } catch (IllegalArgumentException unknown) {
+        throw new BadInput(field, unknown.getMessage() + "; choose one of those listed");
+      }
     }
   }
 }

@@ -22,7 +22,9 @@ final class Views {
    * @param fresh what can be added besides pieces; null if the reader has it
    * @param merged what others changed meanwhile, in words; empty if nothing
    * @param made the nodes that an edit put down, for taking them in hand
+   * @param standIns the nodes in which words or pictures only stand in, in reading order
    * @param unfit what could not come along with what was put down
+   * @param note what came of an edit and is not seen at once; empty if nothing
    */
   record Workbench(
       String id,
@@ -46,7 +48,14 @@ final class Views {
       @Nullable PieceDraft piece,
       List<String> merged,
       List<String> made,
-      List<FitView> unfit) {}
+      List<String> standIns,
+      List<FitView> unfit,
+      String note) {}
+
+  /**
+   * What is guessed of a thing that might be kept: a name, and the words of a kind and a purpose.
+   */
+  record Guessed(String name, String kind, String purpose) {}
 
   /**
    * One thing that stands straight on the page.

@@ -92,6 +92,22 @@ class WorkbenchController {
         Which.piece(id, site, variant), ids(node), Device.ofWord(device), State.ofWord(state));
   }
 
+  /** What is guessed of a thing that might be kept as a piece. */
+  @GetMapping("/pieces/{id}/guess")
+  Views.Guessed guessOfPiece(
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @RequestParam String node) {
+    return workbenches.guess(Which.piece(id, site, variant), NodeId.of(node));
+  }
+
+  /** What is guessed of a thing that might be kept as a piece. */
+  @GetMapping("/pages/{id}/guess")
+  Views.Guessed guessOfPage(@PathVariable String id, @RequestParam String node) {
+    return workbenches.guess(Which.page(id), NodeId.of(node));
+  }
+
   @PostMapping("/pieces/{id}/edits")
   Views.Workbench editPiece(
       @PathVariable String id,

@@ -10,6 +10,8 @@ import goodbones.document.Refused;
 import goodbones.document.State;
 import goodbones.document.Touched;
 import goodbones.document.Uses;
+import goodbones.library.Described;
+import goodbones.library.Guess;
 import goodbones.library.UnknownPiece;
 import goodbones.library.VariantEditor;
 import goodbones.server.drawing.Wording;
@@ -153,7 +155,11 @@ class Workbenches {
     }
     Node shown = after.shown().root();
     Outcome outcome =
-        new Outcome(merged, made(before, shown), FitReport.gaveWay(shown, read.gaveWay()));
+        new Outcome(
+            merged,
+            made(before, shown),
+            FitReport.gaveWay(shown, read.gaveWay()),
+            read.kept().map(ReadEdit.Kept::told).orElse(""));
     return view(after, drawing(request.drawing()), outcome);
   }
 
@@ -305,7 +311,8 @@ class Workbenches {
           String word = way == History.Way.UNDO ? "undo " : "redo ";
           note(after, who, word + label, touched);
           List<String> put = made(desk.shown().root(), after.shown().root());
-          return view(after, drawing(request.drawing()), new Outcome(List.of(), put, List.of()));
+          return view(
+              after, drawing(request.drawing()), new Outcome(List.of(), put, List.of(), ""));
         });
   }
 
@@ -316,6 +323,17 @@ class Workbenches {
         () -> {
           release.run();
           return view(open(which), "", Outcome.NONE);
+        });
+  }
+
+  /** What is guessed of a thing that might be kept as a piece. */
+  Views.Guessed guess(Which which, NodeId node) {
+    return read(
+        which,
+        desk -> {
+          Described guess =
+              Guess.of(desk.shown().root().find(node).orElseThrow(() -> Refused.gone(node)));
+          return new Views.Guessed(guess.name(), guess.kind().word(), guess.purpose().word());
         });
   }
 

@@ -1,0 +1,173 @@
+package goodbones.propagation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import goodbones.document.Catalogue;
+import goodbones.document.Device;
+import goodbones.document.Edit;
+import goodbones.document.FieldValue;
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.document.Refused;
+import goodbones.document.State;
+import goodbones.document.StyleProperty;
+import goodbones.library.AsksFirst;
+import goodbones.library.PageEditor;
+import goodbones.library.Showing;
+import goodbones.library.Shown;
+import goodbones.structure.Bench;
+import goodbones.structure.Keeping;
+import goodbones.style.Cascade;
+import goodbones.style.SiteFinishes;
+import goodbones.testing.HouseFinishes;
+import goodbones.testing.Runs;
+import goodbones.testing.Trees;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+/**
+ * What is kept from a client’s page for all clients: nothing that is seen changes there, and
+ * nothing of the client’s is in the piece.
+ */
+class KeepingTest {
+  private static final int SCENES = Runs.of(400, 4000);
+  private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
+
+  /** A page whose section holds things of its own and placements, with changes on them. */
+  private static Node page(Scene scene, Trees trees) {
+    List<Node> children = new ArrayList<>(trees.section().children());
+    for (String piece : scene.shelf.pieces()) {
+      if (!piece.equals(Scene.PIECE)) {
+        NodeId id = NodeId.of("of-" + piece);
+        children.add(Node.placing(id, "", piece).withPlacement(Placement.of(piece).withSettled(1)));
+      }
+    }
+    Node section = Node.of(NodeId.of("band"), Kind.SECTION, "").withChildren(children);
+    Node page = Node.of(Scene.PAGE, Kind.PAGE, "").withChildren(List.of(section));
+    for (int i = 0; i < 6; i++) {
+      page = tried(scene, page, trees.edit(shown(scene, page), node -> true, false));
+    }
+    int said = 0;
+    for (Node node : shown(scene, page).root().all()) {
+      if (node.content().containsKey("words") && trees.random().nextInt(2) == 0) {
+        FieldValue words = new FieldValue.Words("client " + said++);
+        page = tried(scene, page, new Edit.SetContent(node.id(), "words", Optional.of(words)));
+      }
+    }
+    return page;
+  }
+
+  /** The page with an edit if that can be done there. */
+  private static Node tried(Scene scene, Node page, Edit edit) {
+    try {
+      return editor(scene).apply(page, edit).root();
+    } catch (Refused | AsksFirst refused) {
+      return page;
+    }
+  }
+
+  private static PageEditor editor(Scene scene) {
+    return new PageEditor(Showing.BOUND, scene.shelf, new Rebasing(scene.shelf, Showing.BOUND));
+  }
+
+  private static Shown shown(Scene scene, Node page) {
+    return Shown.of(page, Showing.BOUND, scene.shelf);
+  }
+
+  /** Everything that is seen: structure, content and computed styles at all devices and states. */
+  private static String seen(Shown shown) {
+    StringBuilder text = new StringBuilder();
+    Cascade cascade = new Cascade(shown.root(), shown, FINISHES);
+    shown
+        .root()
+        .walk(
+            node -> {
+              text.append('\n')
+                  .append(node.kind())
+                  .append(node.children().size())
+                  .append(node.content())
+                  .append(node.scheme())
+                  .append(node.hiddenOn());
+              for (StyleProperty property : Catalogue.styles(node.kind())) {
+                for (Device device : Device.values()) {
+                  for (State state : Catalogue.states(node.kind())) {
+                    text.append(cascade.won(node, property, device, state).css()).append(';');
+                  }
+                }
+              }
+            });
+    return text.toString();
+  }
+
+  private static Set<String> saidIn(Node root) {
+    Set<String> said = new TreeSet<>();
+    root.walk(
+        node ->
+            node.content()
+                .values()
+                .forEach(
+                    value -> {
+                      if (!value.standIn() && value instanceof FieldValue.Words words) {
+                        said.add(words.text());
+                      } else if (!value.standIn() && value instanceof FieldValue.Picture picture) {
+                        said.add(picture.pictureId());
+                      }
+                    }));
+    return said;
+  }
+
+  @Test
+  void nothingThatIsSeenChangesAndNothingOfTheClientIsInThePiece() {
+    int kept = 0;
+    long filled = 0;
+    for (long seed = 1; seed <= SCENES; seed++) {
+      Scene scene = new Scene(seed, 0);
+      Trees trees = new Trees(seed * 17 + 3, "own");
+      Node page = page(scene, trees);
+      Shown before = shown(scene, page);
+      Random random = new Random(seed);
+      List<Node> all = before.root().all();
+      Node node = all.get(random.nextInt(all.size()));
+      int[] next = {0};
+      Bench bench =
+          new Bench(
+              page,
+              before,
+              FINISHES,
+              () -> NodeId.of("kept" + next[0]++),
+              scene.shelf,
+              Showing.BOUND);
+      Keeping.Kept piece;
+      try {
+        piece = new Keeping(bench).keepForAll(node.id(), "kept");
+      } catch (Refused refused) {
+        continue;
+      }
+      kept++;
+      scene.shelf.keep("kept", piece.root());
+      Node after = editor(scene).apply(page, piece.edit()).root();
+      assertThat(seen(shown(scene, after)))
+          .as("seed %d, %s", seed, node.id())
+          .isEqualTo(seen(before));
+
+      assertThat(saidIn(scene.shelf.expanded("kept", 1).root()))
+          .as("of the client, seed %d, %s", seed, node.id())
+          .noneMatch(words -> words.startsWith("client"));
+      Edit.Insert placing = (Edit.Insert) piece.edit().steps().get(0);
+      filled +=
+          placing.subtree().placement().orElseThrow().changes().values().stream()
+              .filter(value -> value.toString().contains("client"))
+              .count();
+    }
+    assertThat(kept).isGreaterThan(SCENES / 3);
+    assertThat(filled).isGreaterThan(SCENES / 4);
+  }
+}

@@ -1,0 +1,38 @@
+package goodbones.server.library;
+
+import goodbones.library.PieceGraph;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** How far changes of all pieces go, through the pieces that contain them too; read once. */
+public final class Reaches {
+  private final PieceGraph graph;
+  private final Map<String, List<PlacedOn>> placed = new HashMap<>();
+
+  Reaches(PieceGraph graph, List<PlacedOn> rows) {
+    this.graph = graph;
+    for (PlacedOn row : rows) {
+      placed.computeIfAbsent(row.pieceId(), id -> new ArrayList<>()).add(row);
+    }
+  }
+
+  public Reach of(String pieceId) {
+    Set<String> pages = new HashSet<>();
+    Set<String> sites = new HashSet<>();
+    int placements = 0;
+    int held = 0;
+    for (String piece : graph.upwards(List.of(pieceId))) {
+      for (PlacedOn row : placed.getOrDefault(piece, List.of())) {
+        pages.add(row.pageId());
+        sites.add(row.siteId());
+        placements += row.placements();
+        held += row.held();
+      }
+    }
+    return new Reach(placements, pages.size(), sites.size(), held);
+  }
+}

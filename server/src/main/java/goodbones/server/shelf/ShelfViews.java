@@ -1,0 +1,51 @@
+package goodbones.server.shelf;
+
+import goodbones.library.Described;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+
+/** What the library's screens are told besides cards, and what they send. */
+final class ShelfViews {
+  private static final String TOO_LONG = "At most {max} characters fit";
+
+  private ShelfViews() {}
+
+  /** Something to choose, by its word and as it is called. */
+  record Choice(String word, String title) {}
+
+  /** The kinds and purposes that a piece can have. */
+  record Choices(List<Choice> kinds, List<Choice> purposes) {}
+
+  /**
+   * What is said of a piece.
+   *
+   * @param siteId the one client that it belongs to; empty for all
+   */
+  record DescribeRequest(
+      @NotBlank(message = "Give the piece a name")
+          @Size(max = Described.NAME_LIMIT, message = TOO_LONG)
+          String name,
+      String kind,
+      String purpose,
+      List<String> tags,
+      @Size(max = Described.NOTES_LIMIT, message = TOO_LONG) String notes,
+      String siteId) {}
+
+  /** Some pieces, by their ids. */
+  record SomePieces(List<String> pieces) {}
+
+  /**
+   * Tags for several pieces.
+   *
+   * @param add what they get, each that has it not
+   * @param remove what is taken from those that have it
+   */
+  record TagRequest(List<String> pieces, List<String> add, List<String> remove) {}
+
+  /** Drafts to release together, with one note. */
+  record ReleaseSeveral(
+      List<String> pieces,
+      @NotBlank(message = "Say in a few words what is new, for those who will review it")
+          String note) {}
+}

@@ -1,0 +1,212 @@
+package goodbones.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import goodbones.server.library.Pieces;
+import goodbones.server.library.Reaches;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+
+/** The library as it is listed: what is said of pieces, whose they are, which are out of use. */
+@ServerTest
+@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
+class ShelfApiTest {
+  @Autowired private JdbcTemplate database;
+  @Autowired private Pieces pieces;
+  private Api api;
+
+  @BeforeEach
+  void begin(@Autowired MockMvc mvc) {
+    api = new Api(mvc);
+  }
+
+  private JsonNode card(String id) {
+    return api.read("/api/pieces")
+        .body()
+        .valueStream()
+        .filter(card -> card.path("id").asString().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private Api.Answer describe(String id, String kind, String siteId) {
+    return api.put(
+        "/api/pieces/" + id + "/description",
+        Map.of(
+            "name",
+            "Named anew",
+            "kind",
+            kind,
+            "purpose",
+            "opening",
+            "tags",
+            List.of(" Tall ", "tall", "", "with  photo"),
+            "notes",
+            "For home pages",
+            "siteId",
+            siteId));
+  }
+
+  private Api.Answer keep(String page, String node, Map<String, Object> more) {
+    List<Object> parts =
+        new java.util.ArrayList<>(List.of("type", "KEEP", "node", node, "name", "Kept"));
+    more.forEach(
+        (key, value) -> {
+          parts.add(key);
+          parts.add(value);
+        });
+    return api.editPage(page, parts.toArray());
+  }
+
+  private Api.Answer place(String page, String piece) {
+    return api.editPage(page, "type", "PLACE", "node", page, "before", "", "piece", piece);
+  }
+
+  private String kept(JsonNode before, JsonNode after) {
+    List<String> had = before.valueStream().map(card -> card.path("id").asString()).toList();
+    return after
+        .valueStream()
+        .map(card -> card.path("id").asString())
+        .filter(id -> !had.contains(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void aCardSaysHowFarItsPieceGoesWithoutReadingADocument() {
+    Reaches reaches = pieces.reaches();
+    api.read("/api/pieces")
+        .body()
+        .valueStream()
+        .map(card -> card.path("id").asString())
+        .forEach(id -> assertThat(reaches.of(id)).as(id).isEqualTo(pieces.reach(id)));
+    assertThat(card("price-list").path("variants").asInt()).isEqualTo(1);
+    assertThat(card("price-list").path("words").asString()).contains("What it costs");
+    assertThat(card("opening-band").path("purpose").asString()).isEqualTo("opening");
+  }
+
+  @Test
+  void whatIsSaidOfAPieceIsKeptAndADraftThatIsOpenGoesOn() {
+    JsonNode open = api.piece("opening-band");
+    assertThat(describe("opening-band", "header", "").status()).isEqualTo(200);
+    JsonNode card = card("opening-band");
+    assertThat(card.path("name").asString()).isEqualTo("Named anew");
+    assertThat(card.path("kind").asString()).isEqualTo("header");
+    assertThat(card.path("tags").valueStream().map(JsonNode::asString))
+        .containsExactly("tall", "with photo");
+    assertThat(api.piece("opening-band").path("version").asLong())
+        .isEqualTo(open.path("version").asLong());
+    assertThat(describe("opening-band", "frieze", "").detail()).contains("no kind of piece");
+    assertThat(describe("st-card", "footer", "").detail()).contains("call it a saved block");
+    assertThat(describe("nowhere", "footer", "").status()).isEqualTo(404);
+    Api.Answer tagged =
+        api.write(
+            "/api/pieces/tags",
+            Map.of(
+                "pieces",
+                List.of("opening-band", "st-card"),
+                "add",
+                List.of("Spring"),
+                "remove",
+                List.of("tall")));
+    assertThat(tagged.status()).isEqualTo(200);
+    assertThat(card("opening-band").path("tags").valueStream().map(JsonNode::asString))
+        .containsExactly("spring", "with photo");
+    assertThat(card("st-card").path("tags").valueStream().map(JsonNode::asString))
+        .containsExactly("box", "spring");
+  }
+
+  @Test
+  void aPieceOfOneClientStandsAtNoOtherAndInNoPieceForAll() {
+    JsonNode before = api.read("/api/pieces").body();
+    assertThat(keep("om-home", "om-yard", Map.of("onlyHere", true)).status()).isEqualTo(200);
+    String own = kept(before, api.read("/api/pieces").body());
+    assertThat(card(own).path("siteId").asString()).isEqualTo("oakum-rope-museum");
+    Api.Answer elsewhere = place("sf-home", own);
+    assertThat(elsewhere.status()).isEqualTo(422);
+    assertThat(elsewhere.detail()).contains("one client only");
+    Api.Answer inPiece =
+        api.editPiece(
+            "st-text", "type", "PLACE", "node", "st-text-column1", "before", "", "piece", own);
+    assertThat(inPiece.status()).isEqualTo(422);
+    assertThat(describe("opening-band", "section-template", "oakum-rope-museum").detail())
+        .contains("1 other client");
+    assertThat(describe("st-buttons", "saved-block", "oakum-rope-museum").detail())
+        .contains("which is for other clients too");
+    assertThat(describe(own, "section-template", "").status()).isEqualTo(200);
+    assertThat(place("sf-home", own).status()).isEqualTo(200);
+  }
+
+  @Test
+  void aPieceThatIsUsedIsNotRetiredAndARetiredOneIsNotPlaced() {
+    Map<String, Object> used = Map.of("pieces", List.of("opening-band"));
+    Api.Answer refused = api.write("/api/pieces/retired", used);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.detail()).contains("is still used", "on “");
+    assertThat(
+            api.write("/api/pieces/retired", Map.of("pieces", List.of("st-text", "st-buttons")))
+                .detail())
+        .contains("in “");
+    assertThat(card("st-text").path("retired").asBoolean()).as("all or none").isFalse();
+
+    place("sf-home", "st-text");
+    assertThat(api.turn("sf-home", "undo").status()).isEqualTo(200);
+    Map<String, Object> text = Map.of("pieces", List.of("st-text"));
+    assertThat(api.write("/api/pieces/retired", text).status()).isEqualTo(200);
+    assertThat(place("sf-home", "st-text").detail()).contains("is retired");
+    Api.Answer redo = api.turn("sf-home", "redo");
+    assertThat(redo.status()).as("brought back by redo").isEqualTo(422);
+    assertThat(redo.detail()).contains("is retired");
+    assertThat(api.write("/api/pieces/brought-back", text).status()).isEqualTo(200);
+    assertThat(api.turn("sf-home", "redo").status()).isEqualTo(200);
+  }
+
+  @Test
+  void severalDraftsAreReleasedWithOneNoteTheInnerFirst() {
+    api.editPiece("st-action", "type", "RENAME", "node", "st-action-heading1", "value", "Asked");
+    api.editPiece("st-buttons", "type", "RENAME", "node", "st-buttons-first", "value", "The first");
+    assertThat(card("st-action").path("draft").asBoolean()).isTrue();
+    Api.Answer released =
+        api.write(
+            "/api/pieces/released",
+            Map.of("pieces", List.of("st-action", "st-buttons"), "note", "Names"));
+    assertThat(released.status()).as(released.detail()).isEqualTo(200);
+    assertThat(card("st-buttons").path("current").asInt()).isEqualTo(2);
+    assertThat(card("st-action").path("draft").asBoolean()).isFalse();
+    Api.Answer nothing =
+        api.write("/api/pieces/released", Map.of("pieces", List.of("st-text"), "note", "Nothing"));
+    assertThat(nothing.detail()).contains("no draft to release");
+  }
+
+  @Test
+  void whatIsKeptForAllHasNeutralWordsAndThePageItsOwn() {
+    String seen = Api.html(api.page("om-home"));
+    JsonNode before = api.read("/api/pieces").body();
+    JsonNode guess = api.read("/api/pages/om-home/guess?node=om-yard").body();
+    assertThat(guess.path("name").asString()).isNotBlank();
+    JsonNode answer = keep("om-home", "om-yard", Map.of()).body();
+    assertThat(answer.path("note").asString())
+        .contains("Kept as the section template “Kept”", "This page's own in it:");
+    String id = kept(before, api.read("/api/pieces").body());
+    String yard =
+        database.queryForObject(
+            "select cast(document as varchar) from revision where piece_id = ?", String.class, id);
+    assertThat(yard).contains("\"standIn\":true").doesNotContain("rope", "yard was");
+    assertThat(words(Api.html(api.page("om-home")))).isEqualTo(words(seen));
+    assertThat(api.read("/api/sites/oakum-rope-museum/stand-ins").body().path("om-home").asInt())
+        .isZero();
+    JsonNode stays = keep("om-home", "om-opening/ob-section", Map.of("stays", true)).body();
+    assertThat(stays.path("detail").asString()).contains("It is a piece already");
+  }
+
+  private static String words(String html) {
+    return html.replaceAll("<[^>]*>", " ").replaceAll("\\s+", " ").strip();
+  }
+}

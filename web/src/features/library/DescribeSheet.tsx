@@ -1,0 +1,145 @@
+import { useState, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
+import type { Card } from './filter';
+import type { Deed } from './useLibrary';
+
+type Props = {
+  piece: Card;
+  choices: Schemas['Choices'];
+  clients: readonly { id: string; name: string }[];
+  onDeed: (deed: Deed) => Promise<unknown>;
+  onClose: () => void;
+};
+
+const fieldClass = 'mt-1 w-full border border-line bg-sheet px-2 py-1.5 rounded-[2px]';
+
+/** What is said of a piece: its name, what it is and is for, whose it is. */
+export function DescribeSheet({ piece, choices, clients, onDeed, onClose }: Props) {
+  const [name, setName] = useState(piece.name);
+  const [kind, setKind] = useState(piece.kind);
+  const [purpose, setPurpose] = useState(piece.purpose);
+  const [tags, setTags] = useState(piece.tags.join(', '));
+  const [notes, setNotes] = useState(piece.notes);
+  const [siteId, setSiteId] = useState(piece.siteId);
+  const [problem, setProblem] = useState('');
+  const save = async () => {
+    try {
+      const said = { name, kind, purpose, tags: tags.split(','), notes, siteId };
+      await onDeed({ do: 'describe', id: piece.id, said });
+      onClose();
+    } catch (failed) {
+      setProblem((failed as Error).message);
+    }
+  };
+  return (
+    <Sheet open onClose={onClose} title={`Describe ${piece.name}`}>
+      <form
+        className="grid grid-cols-2 gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <Line label="Name" wide>
+          <input
+            autoFocus
+            value={name}
+            maxLength={80}
+            onChange={(e) => {
+              setName(e.target.value);
+            }}
+            className={fieldClass}
+          />
+        </Line>
+        <Line label="Kind">
+          <Select value={kind} choices={choices.kinds} onChange={setKind} />
+        </Line>
+        <Line label="Purpose">
+          <Select value={purpose} choices={choices.purposes} onChange={setPurpose} />
+        </Line>
+        <Line label="Tags" hint="with commas between them" wide>
+          <input
+            value={tags}
+            onChange={(e) => {
+              setTags(e.target.value);
+            }}
+            className={fieldClass}
+          />
+        </Line>
+        <Line label="Notes" hint="for those who use it" wide>
+          <textarea
+            value={notes}
+            rows={3}
+            maxLength={1000}
+            onChange={(e) => {
+              setNotes(e.target.value);
+            }}
+            className={fieldClass}
+          />
+        </Line>
+        <Line label="Whose it is" wide>
+          <Select
+            value={siteId}
+            choices={[
+              { word: '', title: 'For all clients' },
+              ...clients.map((client) => ({
+                word: client.id,
+                title: `${client.name} only`,
+              })),
+            ]}
+            onChange={setSiteId}
+          />
+        </Line>
+        {problem && (
+          <p role="alert" className="text-brick col-span-2">
+            {problem}
+          </p>
+        )}
+        <div className="flex justify-end gap-3 mt-2 col-span-2">
+          <Button onClick={onClose}>Leave it as it is</Button>
+          <Button look="main" type="submit" disabled={name.trim() === ''}>
+            Save
+          </Button>
+        </div>
+      </form>
+    </Sheet>
+  );
+}
+
+type LineProps = { label: string; hint?: string; wide?: boolean; children: ReactNode };
+
+function Line({ label, hint, wide = false, children }: LineProps) {
+  return (
+    <label className={`block ${wide ? 'col-span-2' : ''}`}>
+      <span className="font-medium">{label}</span>
+      {hint && <span className="text-soft"> {hint}</span>}
+      {children}
+    </label>
+  );
+}
+
+type SelectProps = {
+  value: string;
+  choices: readonly Schemas['Choice'][];
+  onChange: (word: string) => void;
+};
+
+function Select({ value, choices, onChange }: SelectProps) {
+  return (
+    <select
+      value={value}
+      onChange={(e) => {
+        onChange(e.target.value);
+      }}
+      className={fieldClass}
+    >
+      {choices.map(({ word, title }) => (
+        <option key={word} value={word}>
+          {title}
+        </option>
+      ))}
+    </select>
+  );
+}

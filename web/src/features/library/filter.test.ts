@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest';
+import { countOf, everything, states, tagsOf, wantedOf, type Card, type State } from './filter';
+
+function card(id: string, more: Partial<Card> = {}): Card {
+  return {
+    id,
+    name: id,
+    kind: 'section-template',
+    purpose: 'cards',
+    tags: [],
+    notes: '',
+    siteId: '',
+    root: 'section',
+    current: 1,
+    draft: false,
+    retired: false,
+    variants: 0,
+    words: '',
+    changed: '2026-01-01T00:00:00Z',
+    reach: { placements: 0, pages: 0, sites: 0, held: 0 },
+    behind: [],
+    ...more,
+  };
+}
+
+const cards = [
+  card('Opening', { purpose: 'opening', tags: ['tall'], words: 'Say what it is', variants: 2 }),
+  card('Fares', { purpose: 'prices', siteId: 'ferries', tags: ['tall', 'money'], draft: true }),
+  card('Pair', {
+    kind: 'saved-block',
+    purpose: 'small-part',
+    notes: 'Two buttons',
+    reach: { placements: 9, pages: 3, sites: 2, held: 0 },
+    changed: '2026-02-01T00:00:00Z',
+    behind: ['Oakum Rope Museum'],
+  }),
+  card('Old band', { retired: true }),
+];
+const names = (more: object) => wantedOf(cards, { ...everything, ...more }).map((c) => c.name);
+
+describe('what of the library is wanted', () => {
+  it('is everything that is not retired, by name', () => {
+    expect(names({})).toEqual(['Fares', 'Opening', 'Pair']);
+    expect(names({ state: 'retired' })).toEqual(['Old band']);
+  });
+
+  it('is found by every word of its name, tags, notes and words', () => {
+    expect(names({ words: 'two but' })).toEqual(['Pair']);
+    expect(names({ words: 'TALL' })).toEqual(['Fares', 'Opening']);
+    expect(names({ words: 'tall what' })).toEqual(['Opening']);
+    expect(names({ words: 'nowhere' })).toEqual([]);
+  });
+
+  it('answers all questions together', () => {
+    expect(names({ kind: 'saved-block' })).toEqual(['Pair']);
+    expect(names({ client: 'all' })).toEqual(['Opening', 'Pair']);
+    expect(names({ client: 'ferries', tag: 'money' })).toEqual(['Fares']);
+    expect(names({ client: 'ferries', purpose: 'opening' })).toEqual([]);
+    expect(names({ state: 'waiting' })).toEqual(['Pair']);
+    expect(names({ state: 'draft' })).toEqual(['Fares']);
+    expect(names({ state: 'variants' })).toEqual(['Opening']);
+    expect(names({ state: 'used' })).toEqual(['Pair']);
+    expect(names({ state: 'unused' })).toEqual(['Fares', 'Opening']);
+  });
+
+  it('stands in the order that is asked for', () => {
+    expect(names({ sort: 'reach' })).toEqual(['Pair', 'Fares', 'Opening']);
+    expect(names({ sort: 'changed' })).toEqual(['Pair', 'Fares', 'Opening']);
+  });
+});
+
+it('counts what each answer would leave, the other questions as they are', () => {
+  const wanted = { ...everything, purpose: 'opening' };
+  expect(countOf(cards, wanted, 'purpose', 'prices')).toBe(1);
+  expect(countOf(cards, wanted, 'tag', 'tall')).toBe(1);
+  expect(countOf(cards, wanted, 'tag', 'money')).toBe(0);
+  for (const state of Object.keys(states) as State[]) {
+    const left = names({ state }).length;
+    expect(countOf(cards, everything, 'state', state), state).toBe(left);
+  }
+});
+
+it('lists the tags, the most used first', () => {
+  expect(tagsOf(cards)).toEqual(['tall', 'money']);
+});

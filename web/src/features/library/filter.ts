@@ -1,0 +1,115 @@
+import type { Schemas } from '../../api/client';
+
+export type Card = Schemas['PieceCard'];
+
+export const sorts = ['name', 'reach', 'changed'] as const;
+export type Sort = (typeof sorts)[number];
+
+/** What of the library is to be seen; "" leaves a question open. */
+export type Wanted = {
+  words: string;
+  kind: string;
+  purpose: string;
+  /** The id of a client for what is its own only, or `all` for what is for all of them. */
+  client: string;
+  state: State | '';
+  tag: string;
+  sort: Sort;
+};
+
+export const states = {
+  used: 'Used',
+  unused: 'Not used',
+  draft: 'With a draft',
+  waiting: 'Waits to be rolled out',
+  variants: 'With variants',
+  retired: 'Retired',
+} as const;
+export type State = keyof typeof states;
+
+export const everything: Wanted = {
+  words: '',
+  kind: '',
+  purpose: '',
+  client: '',
+  state: '',
+  tag: '',
+  sort: 'name',
+};
+
+function isIn(state: State, card: Card): boolean {
+  switch (state) {
+    case 'used':
+      return card.reach.placements > 0;
+    case 'unused':
+      return card.reach.placements === 0;
+    case 'draft':
+      return card.draft;
+    case 'waiting':
+      return card.behind.length > 0;
+    case 'variants':
+      return card.variants > 0;
+    case 'retired':
+      return card.retired;
+  }
+}
+
+function says(card: Card, words: string): boolean {
+  const all = `${card.name} ${card.tags.join(' ')} ${card.notes} ${card.words}`.toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => all.includes(word));
+}
+
+type Question = 'kind' | 'purpose' | 'client' | 'state' | 'tag';
+
+const answers: Record<Question, (card: Card, answer: string) => boolean> = {
+  kind: (card, kind) => card.kind === kind,
+  purpose: (card, purpose) => card.purpose === purpose,
+  client: (card, client) => card.siteId === (client === 'all' ? '' : client),
+  state: (card, state) => isIn(state as State, card),
+  tag: (card, tag) => card.tags.includes(tag),
+};
+
+/** Whether a card answers everything that is asked; what is retired is seen only where it is asked for. */
+function fits(card: Card, wanted: Wanted): boolean {
+  if (card.retired !== (wanted.state === 'retired')) return false;
+  for (const question of Object.keys(answers) as Question[]) {
+    const answer = wanted[question];
+    if (answer !== '' && !answers[question](card, answer)) return false;
+  }
+  return says(card, wanted.words);
+}
+
+const orders: Record<Sort, (a: Card, b: Card) => number> = {
+  name: () => 0,
+  reach: (a, b) => b.reach.placements - a.reach.placements,
+  changed: (a, b) => Date.parse(b.changed) - Date.parse(a.changed),
+};
+
+/** The cards that are wanted, in the wanted order. */
+export function wantedOf(cards: readonly Card[], wanted: Wanted): readonly Card[] {
+  return cards
+    .filter((card) => fits(card, wanted))
+    .sort((a, b) => orders[wanted.sort](a, b) || a.name.localeCompare(b.name, 'en-GB'));
+}
+
+/** How many cards there would be if a question were answered so, the others as they are. */
+export function countOf(
+  cards: readonly Card[],
+  wanted: Wanted,
+  question: Question,
+  answer: string,
+): number {
+  return cards.filter((card) => fits(card, { ...wanted, [question]: answer })).length;
+}
+
+/** All tags, by how many pieces have them. */
+export function tagsOf(cards: readonly Card[]): readonly string[] {
+  const counts = new Map<string, number>();
+  for (const tag of cards.flatMap((card) => card.tags)) {
+    counts.set(tag, (counts.get(tag) ?? 0) + 1);
+  }
+  return [...counts].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).map(([tag]) => tag);
+}
