@@ -27,6 +27,7 @@ type Props = {
   chosen: ReadonlySet<string>;
   onChoose: (chosen: ReadonlySet<string>) => void;
   onDescribe: (card: Card) => void;
+  onUses: (card: Card) => void;
 };
 
 /**
@@ -35,7 +36,7 @@ type Props = {
  */
 export function Cards(props: Props) {
   'use no memo'; // The virtualizer is one object that changes in place.
-  const { cards, purposes, site, size, chosen, onChoose, onDescribe } = props;
+  const { cards, purposes, site, size, chosen, onChoose, onDescribe, onUses } = props;
   const { columns, drawing, even, gap } = sizes[size];
   const navigate = useNavigate();
   const scroller = useRef<HTMLDivElement>(null);
@@ -127,6 +128,9 @@ export function Cards(props: Props) {
                       }}
                       onDescribe={() => {
                         onDescribe(card);
+                      }}
+                      onUses={() => {
+                        onUses(card);
                       }}
                     />
                   </div>

@@ -9,6 +9,7 @@ import { DescribeSheet } from './DescribeSheet';
 import { everything, sorts, wantedOf, type Card, type Sort, type Wanted } from './filter';
 import { FilterRail } from './FilterRail';
 import { useChoices, useLibrary } from './useLibrary';
+import { WhereUsed } from './WhereUsed';
 
 const selectClass = 'border border-line bg-sheet px-2 py-1.5 rounded-[2px]';
 const sortNames: Record<Sort, string> = {
@@ -47,6 +48,7 @@ export function LibraryScreen() {
   const { wanted, size, look, set } = useWanted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [described, setDescribed] = useState<Card>();
+  const [used, setUsed] = useState<Card>();
   const failed = pieces.error ?? sites.error ?? choices.error;
   if (failed) return <Failed error={failed} retry={() => void pieces.refetch()} />;
   if (!pieces.data || !sites.data || !choices.data) return <Loading what="the library" />;
@@ -147,6 +149,7 @@ export function LibraryScreen() {
               chosen={chosen}
               onChoose={setChosen}
               onDescribe={setDescribed}
+              onUses={setUsed}
             />
           )}
           {picked.length > 0 && (
@@ -162,6 +165,16 @@ export function LibraryScreen() {
           )}
         </div>
       </div>
+      {used && (
+        <WhereUsed
+          key={used.id}
+          piece={used}
+          site={site}
+          onClose={() => {
+            setUsed(undefined);
+          }}
+        />
+      )}
       {described && (
         <DescribeSheet
           piece={described}

@@ -25,6 +25,7 @@ type Props = {
   onFocus: () => void;
   onChoose: () => void;
   onDescribe: () => void;
+  onUses: () => void;
 };
 
 /** In how wide a screen a small part is drawn, so that it can be seen. */
@@ -106,7 +107,15 @@ export function PieceCard(props: Props) {
       </div>
       <div className="flex items-center gap-1.5 h-6 text-[13px] text-soft">
         <p className="min-w-0 truncate mr-auto">
-          {purpose} · {reachWords(card.reach)}
+          {purpose} ·{' '}
+          <button
+            type="button"
+            title="Where it is used"
+            className="hover:underline underline-offset-2"
+            onClick={props.onUses}
+          >
+            {reachWords(card.reach)}
+          </button>
         </p>
         {card.variants > 0 && <Mark tone="library">{count(card.variants, 'variant')}</Mark>}
         {card.retired && <Mark tone="held">retired</Mark>}

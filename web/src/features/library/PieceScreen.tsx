@@ -14,6 +14,7 @@ import {
 import { Workbench } from '../../workbench/shell/Workbench';
 import { useSites } from '../sites/useSites';
 import { Variants } from './Variants';
+import { WhereUsed } from './WhereUsed';
 
 /** A piece on the workbench, in any client's look. */
 export function PieceScreen() {
@@ -66,11 +67,38 @@ export function PieceScreen() {
       )}
       actions={(view, replace) => (
         <>
+          <Uses piece={{ id: view.id, name: view.title }} site={site} />
           <Revisions piece={view.id} />
           <Release view={view} replace={replace} />
         </>
       )}
     />
+  );
+}
+
+/** Opens beside the workbench where the piece is used. */
+function Uses({ piece, site }: { piece: { id: string; name: string }; site: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button
+        look="quiet"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        Where used
+      </Button>
+      {open && (
+        <WhereUsed
+          piece={piece}
+          site={site}
+          onClose={() => {
+            setOpen(false);
+          }}
+        />
+      )}
+    </>
   );
 }
 

@@ -223,6 +223,24 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
             ))}
           </section>
         )}
+        {site && site.outOfSight.length > 0 && (
+          <section aria-label={`Seen less at ${site.name}`} className="mb-4">
+            <h2 className="text-[16px] mb-2">Filled for all of {site.name}, and seen less</h2>
+            <p className="text-soft mb-1">
+              The library takes their place away. They are kept with the client.
+            </p>
+            <ul>
+              {site.outOfSight.map((one) => (
+                <li key={`${one.nodeTitle} ${one.label}`} className="border-t border-hair py-1">
+                  <span className="[overflow-wrap:anywhere]">{one.value}</span>{' '}
+                  <span className="text-soft">
+                    {one.label.toLowerCase()} of “{one.nodeTitle}”, now on {one.pages.join(', ')}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         {inHand && (
           <Decisions
             placement={inHand}

@@ -12,13 +12,16 @@ import java.util.SortedMap;
  * @param placements in the order of the pages and their trees
  * @param questions asked once for the site, answered or not
  * @param filled slots of the whole site that it would fill
+ * @param outOfSight what fills the site and would be seen less, as its place is gone
  */
 public record RolloutPlan(
     List<PlacementPlan> placements,
     List<SiteQuestion> questions,
-    SortedMap<LocalKey, Optional<FieldValue>> filled) {
+    SortedMap<LocalKey, Optional<FieldValue>> filled,
+    List<OutOfSight> outOfSight) {
   public RolloutPlan {
     placements = List.copyOf(placements);
     questions = List.copyOf(questions);
+    outOfSight = List.copyOf(outOfSight);
   }
 }

@@ -55,7 +55,7 @@ public final class RolloutPlanner {
     Adopted then = site.adopted().with(release.revisions()).filled(words.filled());
     List<PlacementPlan> plans = new ArrayList<>();
     steps.forEach((page, onPage) -> plans.addAll(plan(site, page, onPage, then, words)));
-    return new RolloutPlan(plans, words.questions(), words.filled());
+    return new RolloutPlan(plans, words.questions(), words.filled(), words.outOfSight());
   }
 
   /** A placement that the releases get to, and the way that it goes. */

@@ -6,11 +6,13 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Items;
 import goodbones.library.Library;
 import goodbones.library.Lifting;
 import goodbones.library.Picks;
+import goodbones.library.Placements;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
 import goodbones.library.Standing;
@@ -275,7 +277,7 @@ final class Settling {
             .map(node -> withoutSurvivors(node, copied, false))
             .filter(node -> !node.kind().isMember() || !node.children().isEmpty());
     if (left.isPresent()) {
-      Node copy = lifting(then).lifted(left.get());
+      Node copy = Placements.mapped(lifting(then).lifted(left.get()), this::staying);
       changes.put(
           new LocalKey(copy.id(), Aspect.PLACED),
           new LocalValue.PlacedUnder(home, Optional.of(copy)));
@@ -298,6 +300,18 @@ final class Settling {
         }
       }
     }
+  }
+
+  /** What the page itself has put in there asks by itself where it cannot follow by itself. */
+  private Placement staying(NodeId path, Placement own) {
+    if (own.pin().isPresent() || own.settled() == 0) {
+      return own;
+    }
+    int there = outside.shownBy(own);
+    boolean follows =
+        there == own.settled()
+            || Rebase.of(path, own, own.settled(), there, library, outside).questions().isEmpty();
+    return follows ? own : own.withPin(Optional.of(new Pin(own.settled(), Pin.Reason.WAITING)));
   }
 
   private NodeId survivor(NodeId gone, Standing stood) {

@@ -27,6 +27,7 @@ final class SiteWords {
   private final SiteFillings ofSite;
   private final Map<String, Integer> decided;
   private final SortedMap<LocalKey, Slot> becoming = new TreeMap<>();
+  private final SortedMap<LocalKey, OutOfSight> gone = new TreeMap<>();
 
   /** A slot that becomes one of the whole site, with what is shown in it where. */
   private static final class Slot {
@@ -56,12 +57,22 @@ final class SiteWords {
   /** A placement that goes on, and the way that it goes. */
   void goes(SiteQuestion.Place place, Placement placement, Way way) {
     RevisionIndex last = way.last();
-    if (last.siteSlots().isEmpty()) {
+    RevisionIndex first = way.first();
+    if (last.siteSlots().isEmpty() && first.siteSlots().isEmpty()) {
       return;
     }
-    RevisionIndex first = way.first();
     Placement moved = way.relocated(placement);
     View view = new View(first, moved);
+    for (LocalKey key : first.siteSlots()) {
+      FieldValue value = ofSite.filled().get(slot(key));
+      boolean here = value != null && !moved.changes().containsKey(key);
+      if (here && !last.has(key.node()) && view.sees(key)) {
+        gone.merge(
+            slot(key),
+            new OutOfSight(placement.pieceId(), key.node(), slot(key), value, List.of(place)),
+            SiteWords::together);
+      }
+    }
     for (LocalKey key : last.siteSlots()) {
       boolean becomes = first.has(key.node()) && !first.isSiteSlot(key);
       if (becomes && view.sees(key) && !isFilled(key)) {
@@ -73,6 +84,17 @@ final class SiteWords {
                         .add(value, place));
       }
     }
+  }
+
+  private static OutOfSight together(OutOfSight one, OutOfSight other) {
+    List<SiteQuestion.Place> places = new ArrayList<>(one.places());
+    places.addAll(other.places());
+    return new OutOfSight(one.pieceId(), one.node(), one.slot(), one.value(), places);
+  }
+
+  /** What fills the site and loses places that show it. */
+  List<OutOfSight> outOfSight() {
+    return List.copyOf(gone.values());
   }
 
   /** A placement that shows the slot as one of the whole site already; it shows the library's. */

@@ -183,9 +183,16 @@ public final class TakeBack {
         questions);
   }
 
-  /** Whether nothing need be written for what stands at a placement to hold as it is. */
+  /**
+   * Whether nothing need be written for what stands at a placement to hold as it is. Words that an
+   * earlier revision lets every placement fill for itself are not written into it: it had none.
+   */
   private static boolean isClean(Rebased back) {
-    return back.questions().isEmpty() && back.settled(Map.of()).equals(back.before());
+    return back.questions().isEmpty()
+        && back.settled(Map.of())
+            .changes()
+            .entrySet()
+            .containsAll(back.before().changes().entrySet());
   }
 
   private static SortedMap<LocalKey, Integer> dormantSince(

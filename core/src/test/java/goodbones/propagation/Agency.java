@@ -438,7 +438,18 @@ final class Agency {
                 new Rollout.AdoptedStep(site.id, id, site.adopted.revisions().get(id), revision)));
     site.adopted = site.adopted.with(revisions).filled(plan.filled());
     if (!anyhow && !mayLose) {
-      before.forEach((page, words) -> lost(site, page, words));
+      Set<String> listed = new HashSet<>();
+      for (OutOfSight each : plan.outOfSight()) {
+        if (each.value() instanceof FieldValue.Words words) {
+          listed.add(words.text());
+          count("listed as out of sight");
+        }
+      }
+      before.forEach(
+          (page, words) -> {
+            words.removeAll(listed);
+            lost(site, page, words);
+          });
     }
   }
 

@@ -9,6 +9,7 @@ import goodbones.library.Placements;
 import goodbones.testing.Runs;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
@@ -19,6 +20,8 @@ import org.junit.jupiter.api.Test;
 class MixedHistoriesTest {
   private static final int HISTORIES = Runs.of(2_000, 20_000);
   private static final int STEPS = 14;
+  private static final Set<String> RARE =
+      Set.of("asked on the way back", "listed as out of sight");
 
   @Test
   void nothingIsUnsettledOrLostWhateverHappens() {
@@ -57,11 +60,12 @@ class MixedHistoriesTest {
           "asked on the way back",
           "going back",
           "there and back",
+          "listed as out of sight",
           "words kept"
         }) {
       assertThat(happened.getOrDefault(what, 0))
           .as("%s among %s", what, happened)
-          .isGreaterThan(HISTORIES / 400);
+          .isGreaterThan(RARE.contains(what) ? 0 : HISTORIES / 400);
     }
   }
 

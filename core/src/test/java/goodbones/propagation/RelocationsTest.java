@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -117,7 +118,7 @@ class RelocationsTest {
       // A list that comes out of its piece is one no more; what a page has in it is asked about.
       boolean ofList =
           there.questions().stream()
-              .allMatch(q -> q.keys().stream().anyMatch(RelocationsTest::isOfItems));
+              .allMatch(q -> q.keys().stream().anyMatch(key -> isOfItems(key, now)));
       assertThat(ofList).as("seed %d: %s", seed, there.questions()).isTrue();
       Map<String, Settlement> stay = new HashMap<>();
       there.allQuestions().forEach(question -> stay.put(question.id(), Settlement.STAY));
@@ -156,8 +157,14 @@ class RelocationsTest {
     assertThat(carried).isGreaterThan(SCENES / 20);
   }
 
-  private static boolean isOfItems(LocalKey key) {
-    return key.aspect() instanceof Aspect.Items;
+  /** Which items there are, or something in one that only the page has. */
+  private static boolean isOfItems(LocalKey key, Placement placement) {
+    return key.aspect() instanceof Aspect.Items
+        || placement.changes().values().stream()
+            .flatMap(
+                value ->
+                    value instanceof LocalValue.ItemsAre is ? is.own().stream() : Stream.empty())
+            .anyMatch(item -> ("/" + key.node() + "/").contains("/" + item + "/"));
   }
 
   /** Case 8 of the rules of depth. */

@@ -145,7 +145,7 @@ class SettingsTest {
             List.of(
                 node("section", Kind.SECTION, styled(node("box", Kind.BOX), "row-gap", "4px"))));
     assertThatThrownBy(() -> settings(empty).down(BOX, StyleKey.parse("row-gap")))
-        .hasMessageContaining("Nothing in it can take the gap between lines over");
+        .hasMessageContaining("Nothing in it can take the row gap over");
     assertThatThrownBy(() -> settings(page).up(NodeId.of("page"), StyleKey.parse("letter-spacing")))
         .hasMessageContaining("stays where it is");
   }

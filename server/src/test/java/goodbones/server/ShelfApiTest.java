@@ -193,7 +193,7 @@ class ShelfApiTest {
     assertThat(guess.path("name").asString()).isNotBlank();
     JsonNode answer = keep("om-home", "om-yard", Map.of()).body();
     assertThat(answer.path("note").asString())
-        .contains("Kept as the section template “Kept”", "This page's own in it:");
+        .contains("Kept as the section template “Kept”", "This page’s own in it:");
     String id = kept(before, api.read("/api/pieces").body());
     String yard =
         database.queryForObject(

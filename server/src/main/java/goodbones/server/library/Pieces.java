@@ -497,6 +497,12 @@ public class Pieces implements Library {
     return placed.reach(graph().upwards(List.of(pieceId)));
   }
 
+  /** Wherever a piece is placed itself. */
+  @Transactional(readOnly = true)
+  public List<Use> uses(String pieceId) {
+    return placed.uses(pieceId).stream().map(PlacedRow::use).toList();
+  }
+
   /** How far changes of all pieces go. */
   @Transactional(readOnly = true)
   public Reaches reaches() {

@@ -42,6 +42,18 @@ class PlacedRow {
     this.changes = placement.changes().size();
   }
 
+  Use use() {
+    int stays = isOnPage() ? (pinned == null ? 0 : pinned) : settled;
+    return new Use(
+        id.ownerKind(),
+        id.ownerId(),
+        siteId == null ? "" : siteId,
+        id.path(),
+        stays,
+        changes,
+        held);
+  }
+
   boolean isOnPage() {
     return id.ownerKind().equals("page");
   }

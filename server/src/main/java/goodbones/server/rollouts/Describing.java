@@ -7,6 +7,7 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.propagation.NodeChange;
+import goodbones.propagation.OutOfSight;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Question;
 import goodbones.propagation.Rebased;
@@ -49,6 +50,22 @@ final class Describing {
 
   String label(SiteQuestion question) {
     return label(key(question));
+  }
+
+  String title(OutOfSight one) {
+    return title(key(one));
+  }
+
+  String label(OutOfSight one) {
+    return label(key(one));
+  }
+
+  String value(OutOfSight one) {
+    return wording.value(Optional.of(new LocalValue.ContentIs(one.value())));
+  }
+
+  private static LocalKey key(OutOfSight one) {
+    return new LocalKey(one.node(), one.slot().aspect());
   }
 
   private static LocalKey key(SiteQuestion question) {

@@ -9,6 +9,7 @@ import goodbones.library.Placements;
 import goodbones.library.Shown;
 import goodbones.propagation.Difference;
 import goodbones.propagation.Load;
+import goodbones.propagation.OutOfSight;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Question;
 import goodbones.propagation.Release;
@@ -24,6 +25,7 @@ import goodbones.server.library.RevisionInfo;
 import goodbones.server.problems.BadInput;
 import goodbones.server.rollouts.RolloutViews.AnswerRequest;
 import goodbones.server.rollouts.RolloutViews.Inside;
+import goodbones.server.rollouts.RolloutViews.OutOfSightView;
 import goodbones.server.rollouts.RolloutViews.Overview;
 import goodbones.server.rollouts.RolloutViews.Plan;
 import goodbones.server.rollouts.RolloutViews.Preview;
@@ -218,6 +220,7 @@ class Planning {
                 sites.stamp(load.siteId()),
                 load.load().along().stream().map(one -> view(one, accepted)).toList(),
                 planned.questions().stream().map(q -> view(load, accepted, q)).toList(),
+                planned.outOfSight().stream().map(one -> view(load, one)).toList(),
                 plans.stream().map(one -> view(one, planned.questions())).toList()));
       }
     }
@@ -254,6 +257,17 @@ class Planning {
         describing.title(question),
         describing.label(question),
         choices);
+  }
+
+  private OutOfSightView view(Carrying.ToSite load, OutOfSight one) {
+    int from = sites.adopted(load.siteId()).revisions().getOrDefault(one.pieceId(), 1);
+    SiteFinishes look = now.look(load.siteId(), Map.of());
+    Describing describing = new Describing(pieces, one.pieceId(), from, from, look);
+    return new OutOfSightView(
+        describing.title(one),
+        describing.label(one),
+        describing.value(one),
+        one.places().stream().map(place -> sites.pageTitle(place.pageId())).distinct().toList());
   }
 
   private RolloutViews.Along view(Load.Along along, Set<String> accepted) {

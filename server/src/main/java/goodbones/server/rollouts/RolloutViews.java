@@ -81,7 +81,15 @@ final class RolloutViews {
       long stamp,
       List<Along> along,
       List<SiteQuestionView> questions,
+      List<OutOfSightView> outOfSight,
       List<RolloutPlacement> placements) {}
+
+  /**
+   * Something that the whole site is filled with and that would be seen less.
+   *
+   * @param pages where it is seen now and would not be
+   */
+  record OutOfSightView(String nodeTitle, String label, String value, List<String> pages) {}
 
   /**
    * A field that becomes one of the whole site, in which its pages show different things.

@@ -190,7 +190,7 @@ sealed interface TieEdit extends AskedEdit {
                   each -> each.getValue() + " " + each.getKey() + (each.getValue() == 1 ? "" : "s"))
               .collect(Collectors.joining(", "));
       String asWhat = "Kept as the " + said.kind().title().toLowerCase() + " “" + said.name() + "”";
-      return kinds.isEmpty() ? asWhat : asWhat + ". This page's own in it: " + kinds;
+      return kinds.isEmpty() ? asWhat : asWhat + ". This page’s own in it: " + kinds;
     }
 
     private static void count(LocalValue value, Map<String, Integer> own) {

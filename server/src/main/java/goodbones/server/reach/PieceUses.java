@@ -1,0 +1,132 @@
+package goodbones.server.reach;
+
+import goodbones.library.Adopted;
+import goodbones.server.library.Pieces;
+import goodbones.server.library.Use;
+import goodbones.server.sites.Sites;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Where a piece is used, through every level; no document is read for it. */
+@Service
+class PieceUses {
+  private static final int MOST_PLACES = 200;
+
+  private final Pieces pieces;
+  private final Sites sites;
+
+  PieceUses(Pieces pieces, Sites sites) {
+    this.pieces = pieces;
+    this.sites = sites;
+  }
+
+  /**
+   * A placement on a page.
+   *
+   * @param revision of the piece that is shown there
+   * @param behind whether that is not the current one
+   * @param changes how many local changes it has
+   */
+  record OnPage(
+      String pageId,
+      String title,
+      String siteId,
+      String siteName,
+      String path,
+      int revision,
+      boolean behind,
+      int changes,
+      boolean held) {}
+
+  /**
+   * Where a piece is used.
+   *
+   * @param drafted whether it stands in a draft here and in no release yet
+   * @param pages placements on pages, by site and page
+   * @param more how many placements on pages are not listed
+   * @param pieces the pieces in which it stands, and where those are used
+   */
+  record UsedIn(
+      String pieceId,
+      String name,
+      int current,
+      boolean drafted,
+      List<OnPage> pages,
+      int more,
+      List<UsedIn> pieces) {}
+
+  /** What is asked for again and again while a tree is made. */
+  private final class Known {
+    private final Map<String, Adopted> adopted = sites.adopted();
+    private final Map<String, String> siteNames = new HashMap<>();
+    private final Map<String, String> titles = new HashMap<>();
+
+    Known() {
+      sites.all().forEach(site -> siteNames.put(site.id(), site.name()));
+    }
+
+    int revision(Use use, String pieceId) {
+      return use.shown() > 0
+          ? use.shown()
+          : adopted
+              .getOrDefault(use.siteId(), new Adopted(Map.of()))
+              .revisions()
+              .getOrDefault(pieceId, 0);
+    }
+
+    OnPage onPage(Use use, String pieceId, int current) {
+      int revision = revision(use, pieceId);
+      return new OnPage(
+          use.ownerId(),
+          titles.computeIfAbsent(use.ownerId(), sites::pageTitle),
+          use.siteId(),
+          siteNames.getOrDefault(use.siteId(), ""),
+          use.path(),
+          revision,
+          revision != current,
+          use.changes(),
+          use.held());
+    }
+  }
+
+  @Transactional(readOnly = true)
+  UsedIn of(String pieceId) {
+    pieces.get(pieceId);
+    return of(pieceId, false, new Known());
+  }
+
+  private UsedIn of(String pieceId, boolean drafted, Known known) {
+    int current = pieces.current(pieceId);
+    List<OnPage> pages = new ArrayList<>();
+    Map<String, Boolean> containers = new TreeMap<>();
+    int onPages = 0;
+    for (Use use : pieces.uses(pieceId)) {
+      if (!use.isOnPage()) {
+        boolean onlyDraft = use.ownerKind().equals("draft");
+        containers.merge(use.ownerId(), onlyDraft, (one, other) -> one && other);
+      } else if (onPages++ < MOST_PLACES) {
+        pages.add(known.onPage(use, pieceId, current));
+      }
+    }
+    pages.sort(
+        Comparator.comparing(OnPage::siteName)
+            .thenComparing(OnPage::title)
+            .thenComparing(OnPage::path));
+    List<UsedIn> inside = new ArrayList<>();
+    containers.forEach((container, onlyDraft) -> inside.add(of(container, onlyDraft, known)));
+    return new UsedIn(
+        pieceId,
+        pieces.names().getOrDefault(pieceId, pieceId),
+        current,
+        drafted,
+        pages,
+        onPages - pages.size(),
+        inside);
+  }
+}
