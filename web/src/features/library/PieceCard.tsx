@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useLayoutEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { fetchText } from '../../api/client';
 import sizes from '../../api/devices.json';
 import { count, names, reachWords } from '../../ui/count';
 import { Mark } from '../../ui/States';
-import { Frame } from '../../workbench/canvas/Frame';
+import { Whole } from '../../workbench/canvas/Whole';
 import type { Card } from './filter';
 
 type Props = {
@@ -29,7 +28,7 @@ type Props = {
 };
 
 /** In how wide a screen a small part is drawn, so that it can be seen. */
-const PART = 700;
+const PART = { ...sizes.desktop, width: 700 };
 
 /** What of a card's width the phone takes, and what lies between the two drawings. */
 const PHONE = 0.2;
@@ -50,7 +49,7 @@ export function PieceCard(props: Props) {
         data-at={at}
         role="group"
         aria-label={`${card.name}, ${purpose.toLowerCase()}${chosen ? ', chosen' : ''}`}
-        className={`flex items-center bg-board p-2 outline-offset-0 ${chosen ? 'outline-2 outline-verdigris' : 'outline outline-line hover:outline-ink'} focus:outline-2 focus:outline-ink`}
+        className={`flex items-center justify-between bg-board p-2 outline-offset-0 ${chosen ? 'outline-2 outline-verdigris' : 'outline outline-line hover:outline-ink'} focus:outline-2 focus:outline-ink`}
         style={{ gap: BETWEEN, ...(even ? { height } : { maxHeight: height }) }}
         onFocus={props.onFocus}
         onClick={props.onChoose}
@@ -63,15 +62,14 @@ export function PieceCard(props: Props) {
           <>
             <Whole
               html={html.data}
-              device="desktop"
-              narrow={card.root !== 'section'}
+              viewport={card.root === 'section' ? sizes.desktop : PART}
               title={`${card.name} on a desktop`}
               width={width - 16 - phone - BETWEEN}
               height={height - 16}
             />
             <Whole
               html={html.data}
-              device="phone"
+              viewport={sizes.phone}
               title={`${card.name} on a phone`}
               width={phone}
               height={height - 16}
@@ -127,53 +125,5 @@ export function PieceCard(props: Props) {
         )}
       </div>
     </article>
-  );
-}
-
-type WholeProps = {
-  html: string | undefined;
-  device: keyof typeof sizes;
-  /** Whether it stands beside others and is never as wide as the screen. */
-  narrow?: boolean;
-  title: string;
-  width: number;
-  height: number;
-};
-
-/** A drawing at a device's width, as large as the room allows for the whole of it. */
-function Whole({ html, device, narrow = false, title, width, height }: WholeProps) {
-  const { screen } = sizes[device];
-  const screenWidth = narrow ? PART : sizes[device].width;
-  const drawing = useRef<HTMLDivElement>(null);
-  const [drawn, setDrawn] = useState(0);
-  const scale = width / screenWidth;
-  useLayoutEffect(() => {
-    const element = drawing.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => {
-      setDrawn(element.offsetHeight);
-    });
-    observer.observe(element);
-    return () => {
-      observer.disconnect();
-    };
-  }, []);
-  const shrunk = drawn > height ? height / drawn : 1;
-  return (
-    <div
-      className="overflow-hidden grid justify-items-center content-start self-center outline outline-line"
-      style={{ width, height: Math.min(drawn, height) }}
-      aria-hidden
-    >
-      <div
-        ref={drawing}
-        className="pointer-events-none origin-top"
-        style={{ width, transform: `scale(${shrunk})` }}
-      >
-        {html !== undefined && width > 0 && (
-          <Frame html={html} title={title} width={screenWidth} screen={screen} scale={scale} />
-        )}
-      </div>
-    </div>
   );
 }

@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { count } from '../../ui/count';
 import { Empty, Failed, Loading, Mark } from '../../ui/States';
 import { Miniature } from '../../workbench/canvas/Miniature';
 
@@ -78,7 +77,7 @@ function Level({ used, site }: { used: Used; site: string }) {
                   <span className="text-soft ml-auto whitespace-nowrap">
                     revision {page.revision}
                   </span>
-                  {page.changes > 0 && <Mark tone="local">{count(page.changes, 'change')}</Mark>}
+                  {page.changes > 0 && <Mark tone="local">{page.changes} of its own</Mark>}
                   {page.held && <Mark tone="held">held</Mark>}
                   {page.behind && !page.held && <Mark tone="local">behind</Mark>}
                 </Link>
@@ -91,7 +90,7 @@ function Level({ used, site }: { used: Used; site: string }) {
       {used.pieces.map((piece) => (
         <section key={piece.pieceId} className="mb-4">
           <div aria-hidden className="border border-line bg-sheet max-h-[120px] overflow-hidden">
-            <Miniature piece={piece.pieceId} site={site} scale={0.26} />
+            <Miniature piece={piece.pieceId} site={site} scale={0.265} />
           </div>
           <h3 className="text-[14px] mt-1 flex gap-2 items-baseline">
             <Link

@@ -1,18 +1,20 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { answer, api, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count, when } from '../../ui/count';
 import { Failed, Loading } from '../../ui/States';
 import { Swatch } from '../finishes/Swatch';
 import { useFinishes } from '../finishes/useFinishes';
+import { StartPage } from './StartPage';
 import { useSites } from './useSites';
 
 /** One client: its pages, its finishes, and publishing. */
 export function SiteScreen() {
   const { siteId = '' } = useParams();
   const sites = useSites();
+  const [starting, setStarting] = useState(false);
   const standIns = useQuery({
     queryKey: ['stand-ins', siteId],
     queryFn: () =>
@@ -26,6 +28,14 @@ export function SiteScreen() {
   return (
     <main className="h-full overflow-y-auto px-8 py-6">
       <h1 className="text-2xl border-b border-ink pb-3">{site.name}</h1>
+      {starting && (
+        <StartPage
+          site={site}
+          onClose={() => {
+            setStarting(false);
+          }}
+        />
+      )}
       <div className="grid grid-cols-[minmax(0,1fr)_320px] gap-12 mt-5">
         <section aria-label="Pages">
           <div className="flex items-baseline justify-between">
@@ -33,7 +43,14 @@ export function SiteScreen() {
             {left > 0 && (
               <span className="text-ochre ml-3 mr-auto">{count(left, 'stand-in')} left in all</span>
             )}
-            <NewPage siteId={siteId} />
+            <Button
+              look="quiet"
+              onClick={() => {
+                setStarting(true);
+              }}
+            >
+              New page
+            </Button>
           </div>
           <ul className="mt-1 border-t border-line">
             {site.pages.map((page) => (
@@ -64,63 +81,6 @@ export function SiteScreen() {
         </div>
       </div>
     </main>
-  );
-}
-
-/** Makes an empty page and opens it. */
-function NewPage({ siteId }: { siteId: string }) {
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const [open, setOpen] = useState(false);
-  const [problem, setProblem] = useState('');
-  const make = async (title: string) => {
-    try {
-      const made = await answer(
-        api.POST('/api/sites/{id}/pages', { params: { path: { id: siteId } }, body: { title } }),
-      );
-      await queries.invalidateQueries({ queryKey: ['sites'] });
-      void navigate(`/sites/${siteId}/pages/${made.id}`);
-    } catch (error) {
-      setProblem(error instanceof Problem ? error.message : 'The page was not made; try again.');
-    }
-  };
-  if (!open) {
-    return (
-      <Button
-        look="quiet"
-        onClick={() => {
-          setOpen(true);
-        }}
-      >
-        New page
-      </Button>
-    );
-  }
-  return (
-    <form
-      className="flex items-baseline gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        const title = new FormData(event.currentTarget).get('title');
-        void make(typeof title === 'string' ? title : '');
-      }}
-    >
-      {problem && (
-        <span role="alert" className="text-brick">
-          {problem}
-        </span>
-      )}
-      <input
-        name="title"
-        autoFocus
-        aria-label="Title of the new page"
-        placeholder="Title of the new page"
-        className="border border-line bg-sheet px-2 py-1"
-      />
-      <Button type="submit" look="main">
-        Make page
-      </Button>
-    </form>
   );
 }
 

@@ -28,7 +28,7 @@ const PLACES =
   '.section:empty,.column:empty,.box:empty,div.picture{background-image:repeating-linear-gradient(' +
   '135deg,rgb(120 112 96/.16) 0 1px,transparent 1px 11px);box-shadow:inset 0 0 0 1px rgb(120 112 96/.35)}' +
   '[data-stand-in]{background-image:repeating-linear-gradient(' +
-  '135deg,rgb(184 120 24/.26) 0 1px,transparent 1px 7px)}' +
+  '135deg,rgb(184 120 24/.26) 0 1px,transparent 1px 7px);outline:2px dashed rgb(184 120 24/.8);outline-offset:2px}' +
   '.heading:empty,.text:empty,.label:empty,.button:empty{min-height:1lh}';
 
 function pageOf({ language, css, open, blocks }: Drawing): string {

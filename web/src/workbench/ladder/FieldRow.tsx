@@ -156,8 +156,12 @@ function TextField({ id, field, node, onEdit }: TextProps) {
   );
 }
 
+/** The picture that only shows where a real one goes. */
+const STAND_IN = 'stand-in';
+
 function PictureField({ id, field, node, onEdit }: TextProps) {
   const [open, setOpen] = useState(false);
+  const chosen = field.value === STAND_IN ? '' : field.value;
   return (
     <div className="flex items-center gap-2">
       {field.value ? (
@@ -176,11 +180,11 @@ function PictureField({ id, field, node, onEdit }: TextProps) {
           setOpen(true);
         }}
       >
-        {field.value ? 'Choose another' : 'Choose a picture'}
+        {chosen ? 'Choose another' : 'Choose a picture'}
       </Button>
       <PicturePicker
         open={open}
-        chosen={field.value}
+        chosen={chosen}
         alt={field.alt}
         onClose={() => {
           setOpen(false);

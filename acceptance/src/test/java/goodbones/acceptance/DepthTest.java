@@ -28,17 +28,16 @@ class DepthTest extends WithDesigner {
     return designer.frame(device).locator("a[data-node*='ob-button']").first();
   }
 
-  private static void keep(String name, String purpose) {
+  private static void keep(String name) {
     press("k");
     designer.field("Name").fill(name);
-    designer.field("What it is for").fill(purpose);
     press("Enter");
     designer.awaitSaved();
     assertThat(designer.region("Outline").getByText(name)).isVisible();
   }
 
   private static void round(int revision, String radius, String sites) {
-    designer.go("/library");
+    designer.go("/library?words=small+button");
     designer.link("Small button").first().click();
     awaitDrawn();
     designer.takeInHand("Next step");
@@ -69,10 +68,10 @@ class DepthTest extends WithDesigner {
   void theButtonIsKeptInACallToActionInABandWithTwoVariants() {
     show(BAND);
     designer.takeInHand("Next step");
-    keep("Small button", "One thing to do");
+    keep("Small button");
     press("b");
     designer.awaitSaved();
-    keep("What to do next", "A button, and words beside it later");
+    keep("What to do next");
     designer.button("Add a variant").click();
     designer.field("Name of a new variant").fill("Without the button");
     designer.button("Add and draw it").click();

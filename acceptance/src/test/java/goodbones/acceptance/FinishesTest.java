@@ -90,7 +90,7 @@ class FinishesTest extends WithDesigner {
     assertThat(elsewhere).hasCSS("background-color", "rgb(47, 93, 52)");
     other.close();
 
-    designer.go("/library");
+    designer.go("/library?words=split+opening");
     designer.field("In the look of").selectOption("tern-valley");
     assertThat(button("Split opening on a desktop")).hasCSS("background-color", "rgb(47, 93, 52)");
     designer.go("/sites/tern-valley/pages/tv-home");

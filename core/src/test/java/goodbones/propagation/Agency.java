@@ -406,7 +406,9 @@ final class Agency {
       for (Question question : each.questions()) {
         count("asked");
         boolean canStay = question.choices().contains(Settlement.STAY);
-        mayLose |= !canStay;
+        // What the library brought into a part that stays removed goes out of sight with it; that
+        // is what this question is about.
+        mayLose |= !canStay || question.verdict() == Verdict.SHAPE;
         if (!anyhow) {
           decisions.put(question.id(), canStay ? Settlement.STAY : Settlement.TAKE);
         } else if (random.nextInt(5) > 0) {

@@ -1,6 +1,7 @@
 package goodbones.server.demo;
 
 import goodbones.document.StyleValue;
+import goodbones.server.compositions.FirstCompositions;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
@@ -34,14 +35,21 @@ class DemoData implements SmartInitializingSingleton {
   private final Sites sites;
   private final Pictures pictures;
   private final Starters starters;
+  private final FirstCompositions compositions;
 
   DemoData(
-      FinishesStore finishes, Pieces pieces, Sites sites, Pictures pictures, Starters starters) {
+      FinishesStore finishes,
+      Pieces pieces,
+      Sites sites,
+      Pictures pictures,
+      Starters starters,
+      FirstCompositions compositions) {
     this.finishes = finishes;
     this.pieces = pieces;
     this.sites = sites;
     this.pictures = pictures;
     this.starters = starters;
+    this.compositions = compositions;
   }
 
   @Override
@@ -69,6 +77,7 @@ class DemoData implements SmartInitializingSingleton {
       pictures.add(picture, picture + ".svg", bytes(picture + ".svg"));
     }
     starters.keep(finishes.current());
+    compositions.keep();
     new DemoPieces(pieces).add();
     client(
         new SiteInfo("saltmarsh-ferries", "Saltmarsh Ferries", "en-GB", "saltmarsh-logo"),

@@ -25,7 +25,9 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Variant;
 import goodbones.library.Described;
+import goodbones.library.Expanded;
 import goodbones.library.Guess;
+import goodbones.library.Showing;
 import goodbones.server.library.Pieces;
 import java.util.List;
 import java.util.Map;
@@ -71,7 +73,7 @@ final class DemoPieces {
   }
 
   private void keep(String id, String name, String notes, Node root) {
-    Described guessed = Guess.of(root);
+    Described guessed = Guess.of(Expanded.of(root, Showing.BOUND, pieces).drawn());
     Described said = Described.of(name, guessed.kind(), guessed.purpose()).withNotes(notes);
     pieces.keep(id, said, root, "The first drawing", 1);
   }

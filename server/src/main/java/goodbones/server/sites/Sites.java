@@ -29,6 +29,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -275,6 +276,19 @@ public class Sites {
    */
   @Transactional
   public String newPage(String siteId, String title) {
+    return newPage(siteId, title, id -> Node.of(id, Kind.PAGE, ""));
+  }
+
+  /**
+   * Makes a page that begins with something.
+   *
+   * @param title its address is made of it
+   * @param begins makes its document, with the id that its root has
+   * @return its id
+   * @throws BadInput as {@link #newPage(String, String)}
+   */
+  @Transactional
+  public String newPage(String siteId, String title, Function<NodeId, Node> begins) {
     get(siteId);
     String name = title.strip();
     if (name.isEmpty() || name.length() > TITLE_LIMIT) {
@@ -286,7 +300,7 @@ public class Sites {
           "title", "There is a page at " + address + " already; give this one another title");
     }
     String id = UUID.randomUUID().toString();
-    addPage(id, siteId, name, address, "", Node.of(NodeId.of(id), Kind.PAGE, ""));
+    addPage(id, siteId, name, address, "", begins.apply(NodeId.of(id)));
     return id;
   }
 

@@ -188,7 +188,7 @@ final class Said {
         "Running text at a width that reads well",
         withForms(
             d.section(
-                "Text",
+                "Running text",
                 d.named(
                     "row",
                     d.row(

@@ -1,0 +1,212 @@
+package goodbones.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Things are kept once, found, described and placed again, and pages start from the library. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@ExtendWith(StepByStep.class)
+class LibraryTest extends WithDesigner {
+  private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
+
+  private static Locator card(String name) {
+    return page()
+        .getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  /** The cards that are whole in sight. */
+  private static int whole() {
+    return ((Number)
+            page()
+                .evaluate(
+                    "() => [...document.querySelectorAll('article [data-at]')].filter(e => {"
+                        + " const b = e.getBoundingClientRect();"
+                        + " return b.top >= 0 && b.bottom <= innerHeight; }).length"))
+        .intValue();
+  }
+
+  @Test
+  @Order(1)
+  void sixPiecesAreWholeInSightAndTheWordsNarrowThemDown() {
+    designer.go("/library");
+    assertThat(card("Button pair")).isVisible();
+    assertThat(whole()).isGreaterThanOrEqualTo(6);
+    designer.field("Find a piece").fill("price");
+    assertThat(card("Prices as offers")).isVisible();
+    assertThat(card("Button pair")).isHidden();
+    page()
+        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Prices")))
+        .click();
+    assertThat(
+            page()
+                .getByRole(AriaRole.STATUS)
+                .filter(new Locator.FilterOptions().setHasText("3 pieces of")))
+        .isVisible();
+    page().reload();
+    assertThat(card("Prices in lines")).isVisible();
+    assertThat(page().url()).contains("purpose=prices");
+  }
+
+  @Test
+  @Order(2)
+  void aSectionIsKeptInTwoActionsAndNothingThatIsSeenChanges() {
+    show(MUSEUM_PAGE);
+    designer.takeSection("From the yard");
+    String words = designer.frame(DESKTOP).locator("body").innerText();
+    press("k");
+    assertThat(designer.field("Name")).hasValue("From the yard");
+    press("Enter");
+    assertThat(
+            page()
+                .getByText(
+                    "Kept as the section template “From the yard”. This page’s own in it: 2 texts"))
+        .isVisible();
+    assertThat(designer.region("Reach").getByText("1 placement on 1 page of 1 site")).isVisible();
+    assertThat(designer.frame(DESKTOP).locator("body").innerText()).isEqualTo(words);
+    assertThat(page().getByText("stand-in")).hasCount(0);
+    show(FERRIES_PAGE);
+    press("Escape", "Escape", "a");
+    page().keyboard().type("From the yard");
+    assertThat(designer.frame("How it looks here").locator("section")).isVisible();
+    press("Enter");
+    assertThat(designer.button("2 stand-ins left")).isVisible();
+    assertThat(designer.frame(DESKTOP).locator("[data-stand-in]")).hasCount(2);
+    designer.button("2 stand-ins left").click();
+    designer.set("Words", "What we do in the yard");
+    assertThat(designer.button("1 stand-in left")).isVisible();
+    designer.go("/sites/saltmarsh-ferries");
+    assertThat(page().getByText("1 stand-in left in all")).isVisible();
+  }
+
+  @Test
+  @Order(3)
+  void byKeysAloneAPieceIsFoundChosenTaggedAndOpened() {
+    designer.go("/library?words=yard");
+    assertThat(card("From the yard")).isVisible();
+    designer.field("Find a piece").focus();
+    while (!(Boolean) page().evaluate("() => document.activeElement.dataset.at !== undefined")) {
+      press("Tab");
+    }
+    press("Space");
+    assertThat(page().getByText("1 piece chosen")).isVisible();
+    while (!(Boolean)
+        page()
+            .evaluate(
+                "() => document.activeElement.getAttribute('aria-label') === 'Tag for all of them'")) {
+      press("Tab");
+    }
+    page().keyboard().type("Rope");
+    press("Enter");
+    assertThat(page().getByText("1 piece chosen")).isHidden();
+    designer.go("/library?tag=rope");
+    assertThat(card("From the yard")).isVisible();
+    while (!(Boolean) page().evaluate("() => document.activeElement.dataset.at !== undefined")) {
+      press("Tab");
+    }
+    press("Enter");
+    assertThat(designer.heading("From the yard")).isVisible();
+  }
+
+  @Test
+  @Order(4)
+  void whereItIsUsedIsSeenBesideAndWhatIsUsedIsNotRetired() {
+    designer.go("/library?words=yard");
+    card("From the yard").getByTitle("Where it is used").click();
+    Locator used = designer.region("Where From the yard is used");
+    assertThat(used.getByText("Oakum Rope Museum")).isVisible();
+    assertThat(used.getByText("Saltmarsh Ferries")).isVisible();
+    designer.button("Close").click();
+    card("From the yard").getByRole(AriaRole.CHECKBOX).check();
+    designer.button("Retire").click();
+    assertThat(page().getByRole(AriaRole.ALERT)).containsText("is still used, on “Home”");
+    designer.go("/library?words=gallery");
+    card("Gallery").getByRole(AriaRole.CHECKBOX).check();
+    designer.button("Retire").click();
+    assertThat(card("Gallery")).isHidden();
+    page()
+        .getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Retired")))
+        .click();
+    card("Gallery").getByRole(AriaRole.CHECKBOX).check();
+    designer.button("Bring back").click();
+    assertThat(card("Gallery")).isHidden();
+  }
+
+  @Test
+  @Order(5)
+  void aPageStartsFromACompositionInTheClientsLook() {
+    designer.go("/sites/quillon-clocks");
+    designer.button("New page").click();
+    Locator choice =
+        page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("One service"));
+    choice.check();
+    designer.field("Title of the new page").fill("Long-case clocks");
+    press("Enter");
+    assertThat(designer.heading("Long-case clocks")).isVisible();
+    awaitDrawn();
+    assertThat(designer.frame(DESKTOP).locator("main > section")).hasCount(7);
+    assertThat(
+            page()
+                .getByRole(
+                    AriaRole.BUTTON,
+                    new Page.GetByRoleOptions().setName(Pattern.compile("stand-ins left$"))))
+        .isVisible();
+  }
+
+  /**
+   * Every piece to start with in Chromium at five widths: nothing is wider than the screen; and
+   * axe-core, rules of WCAG 2.2 A and AA, finds nothing in the widest.
+   */
+  @Test
+  @Order(6)
+  void thePiecesToStartWithFitEveryWidthAndAxeFindsNothing() throws IOException {
+    String axe = Files.readString(AXE, StandardCharsets.UTF_8);
+    @SuppressWarnings("unchecked")
+    List<String> starters =
+        (List<String>)
+            page()
+                .evaluate(
+                    "async () => (await (await fetch('/api/pieces')).json())"
+                        + ".map(p => p.id).filter(id => id.startsWith('st-'))");
+    assertThat(starters).hasSizeGreaterThan(30);
+    List<String> wrong = new ArrayList<>();
+    for (String starter : starters) {
+      designer.go("/api/pieces/" + starter + "/frame?site=oakum-rope-museum");
+      for (int width : new int[] {320, 390, 834, 1280, 1920}) {
+        page().setViewportSize(width, 800);
+        Object over = page().evaluate("() => document.documentElement.scrollWidth - innerWidth");
+        if (((Number) over).intValue() > 0) {
+          wrong.add(starter + " is " + over + " px wider than " + width);
+        }
+      }
+      page().evaluate(axe);
+      @SuppressWarnings("unchecked")
+      List<String> faults =
+          (List<String>)
+              page()
+                  .evaluate(
+                      "async () => (await axe.run({runOnly:"
+                          + " ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa']})).violations"
+                          + ".map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 120)).join(' '))");
+      faults.forEach(fault -> wrong.add(starter + " " + fault));
+    }
+    page().setViewportSize(1280, 800);
+    assertThat(wrong).isEmpty();
+  }
+}

@@ -1,0 +1,72 @@
+package goodbones.server.compositions;
+
+import goodbones.server.compositions.Compositions.CompositionView;
+import jakarta.validation.Valid;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class CompositionController {
+  private final Compositions compositions;
+
+  CompositionController(Compositions compositions) {
+    this.compositions = compositions;
+  }
+
+  record StartedPage(String id) {}
+
+  record FromComposition(String title, String composition) {}
+
+  /**
+   * @param words whether words, pictures and links come along
+   */
+  record LikePage(String title, String page, boolean words) {}
+
+  record KeptComposition(String name) {}
+
+  /** What a client's page can start from. */
+  @GetMapping("/compositions")
+  List<CompositionView> compositions(@RequestParam String site) {
+    return compositions.all(site);
+  }
+
+  @GetMapping(path = "/compositions/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)
+  String frame(@PathVariable String id, @RequestParam String site) {
+    return compositions.frame(id, site);
+  }
+
+  @GetMapping(path = "/pages/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)
+  String pageFrame(@PathVariable String id) {
+    return compositions.pageFrame(id);
+  }
+
+  @PostMapping("/sites/{id}/pages/from-composition")
+  StartedPage fromComposition(@PathVariable String id, @Valid @RequestBody FromComposition start) {
+    return new StartedPage(compositions.pageFrom(id, start.title(), start.composition()));
+  }
+
+  @PostMapping("/sites/{id}/pages/like-page")
+  StartedPage likePage(@PathVariable String id, @Valid @RequestBody LikePage start) {
+    return new StartedPage(compositions.pageLike(id, start.title(), start.page(), start.words()));
+  }
+
+  /** Keeps what stands on a page from the library as a composition. */
+  @PostMapping("/pages/{id}/composition")
+  void keep(@PathVariable String id, @Valid @RequestBody KeptComposition kept) {
+    compositions.keep(id, kept.name());
+  }
+
+  @DeleteMapping("/compositions/{id}")
+  void remove(@PathVariable String id) {
+    compositions.remove(id);
+  }
+}

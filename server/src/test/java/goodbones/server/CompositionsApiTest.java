@@ -1,0 +1,117 @@
+package goodbones.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+
+/** Pages that start from a composition or from another page. */
+@ServerTest
+@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
+class CompositionsApiTest {
+  private static final String CLOCKS = "quillon-clocks";
+  private Api api;
+
+  @BeforeEach
+  void begin(@Autowired MockMvc mvc) {
+    api = new Api(mvc);
+  }
+
+  private JsonNode compositions() {
+    return api.read("/api/compositions?site=" + CLOCKS).body();
+  }
+
+  private Api.Answer from(String composition, String title) {
+    return api.write(
+        "/api/sites/" + CLOCKS + "/pages/from-composition",
+        Map.of("title", title, "composition", composition));
+  }
+
+  private JsonNode page(Api.Answer made) {
+    assertThat(made.status()).as(made.detail()).isEqualTo(200);
+    return api.page(made.body().path("id").asString());
+  }
+
+  private static List<String> pieces(JsonNode page) {
+    return page.path("placements")
+        .valueStream()
+        .filter(placed -> !placed.path("id").asString().contains("/"))
+        .map(placed -> placed.path("pieceId").asString())
+        .toList();
+  }
+
+  @Test
+  void everyCompositionMakesAPageOfItsPiecesWhoseWordsAllStandIn() {
+    int n = 0;
+    for (JsonNode one : compositions()) {
+      JsonNode page = page(from(one.path("id").asString(), "Made " + n++));
+      assertThat(pieces(page)).hasSize(one.path("pieces").size());
+      assertThat(page.path("standIns")).isNotEmpty();
+      assertThat(one.path("missing")).isEmpty();
+      assertThat(
+              api.text("/api/compositions/" + one.path("id").asString() + "/frame?site=" + CLOCKS))
+          .contains("<main>");
+    }
+    assertThat(n).isEqualTo(9);
+    JsonNode service = page(from("co-service", "One more"));
+    assertThat(pieces(service).get(1)).isEqualTo("st-picture-text");
+    assertThat(service.path("placements").valueStream().map(p -> p.path("variant").asString()))
+        .contains("st-picture-text-trailing");
+    assertThat(from("co-service", "One more").detail()).contains("There is a page at /one-more");
+    assertThat(from("nowhere", "Another").status()).isEqualTo(404);
+  }
+
+  @Test
+  void whatAClientCannotHaveIsSaidAndLeftOut() {
+    api.write("/api/pieces/retired", Map.of("pieces", List.of("st-news")));
+    JsonNode news =
+        compositions()
+            .valueStream()
+            .filter(one -> one.path("id").asString().equals("co-news"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(news.path("missing").valueStream().map(JsonNode::asString)).containsExactly("News");
+    assertThat(pieces(page(from("co-news", "What is new")))).doesNotContain("st-news").hasSize(3);
+  }
+
+  @Test
+  void aPageLikeAnotherStaysTiedAndHasItsWordsOrNone() {
+    Map<String, Object> with = Map.of("title", "With words", "page", "qc-home", "words", true);
+    Map<String, Object> without = Map.of("title", "Without", "page", "qc-home", "words", false);
+    String to = "/api/sites/" + CLOCKS + "/pages/like-page";
+    JsonNode home = api.page("qc-home");
+    JsonNode same = page(api.write(to, with));
+    JsonNode empty = page(api.write(to, without));
+    assertThat(pieces(same)).isEqualTo(pieces(home));
+    assertThat(pieces(empty)).isEqualTo(pieces(home));
+    assertThat(words(Api.html(same))).isEqualTo(words(Api.html(home)));
+    assertThat(home.path("standIns")).isEmpty();
+    assertThat(empty.path("standIns").size() + empty.path("placements").size()).isGreaterThan(2);
+    assertThat(words(Api.html(empty))).doesNotContain("clock", "Quillon");
+    assertThat(api.write(to, Map.of("title", "X", "page", "sf-home", "words", true)).detail())
+        .contains("another client");
+  }
+
+  @Test
+  void whatStandsOnAPageFromTheLibraryIsKeptAsAComposition() {
+    assertThat(api.write("/api/pages/qc-home/composition", Map.of("name", " Ours ")).status())
+        .isEqualTo(200);
+    JsonNode ours = compositions().get(compositions().size() - 1);
+    assertThat(ours.path("name").asString()).isEqualTo("Ours");
+    assertThat(ours.path("pieces").size()).isEqualTo(pieces(api.page("qc-home")).size());
+    assertThat(api.write("/api/pages/qc-home/composition", Map.of("name", " ")).status())
+        .isEqualTo(422);
+    assertThat(pieces(page(from(ours.path("id").asString(), "Like ours"))))
+        .isEqualTo(pieces(api.page("qc-home")));
+  }
+
+  private static String words(String html) {
+    return html.replaceAll("<[^>]*>", " ").replaceAll("\\s+", " ").strip();
+  }
+}

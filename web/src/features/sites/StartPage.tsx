@@ -1,0 +1,197 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import sizes from '../../api/devices.json';
+import { answer, api, fetchText, Problem } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
+import { Failed, Loading } from '../../ui/States';
+import { Whole } from '../../workbench/canvas/Whole';
+
+/** What a page begins with. */
+type Start =
+  | { from: 'nothing' }
+  | { from: 'composition'; id: string }
+  | { from: 'page'; id: string; words: boolean };
+
+type Props = {
+  site: { id: string; name: string; pages: readonly { id: string; title: string }[] };
+  onClose: () => void;
+};
+
+function ask(siteId: string, title: string, start: Start) {
+  const params = { path: { id: siteId } };
+  switch (start.from) {
+    case 'nothing':
+      return api.POST('/api/sites/{id}/pages', { params, body: { title } });
+    case 'composition':
+      return api.POST('/api/sites/{id}/pages/from-composition', {
+        params,
+        body: { title, composition: start.id },
+      });
+    case 'page':
+      return api.POST('/api/sites/{id}/pages/like-page', {
+        params,
+        body: { title, page: start.id, words: start.words },
+      });
+  }
+}
+
+/** Makes a page, from a composition, from another page, or from nothing, and opens it. */
+export function StartPage({ site, onClose }: Props) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [title, setTitle] = useState('');
+  const [start, setStart] = useState<Start>({ from: 'nothing' });
+  const [problem, setProblem] = useState('');
+  const compositions = useQuery({
+    queryKey: ['compositions', site.id],
+    queryFn: () => answer(api.GET('/api/compositions', { params: { query: { site: site.id } } })),
+  });
+  const chosen = compositions.data?.find(
+    (one) => start.from === 'composition' && one.id === start.id,
+  );
+  const named = title.trim() || (chosen?.name ?? '');
+  const make = async () => {
+    try {
+      const made = await answer(ask(site.id, named, start));
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+      void navigate(`/sites/${site.id}/pages/${made.id}`);
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'The page was not made; try again.');
+    }
+  };
+  return (
+    <Sheet open widest onClose={onClose} title={`A new page for ${site.name}`}>
+      <form
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void make();
+        }}
+      >
+        <label className="flex items-baseline gap-3">
+          <span className="font-medium">Title of the new page</span>
+          <input
+            autoFocus
+            value={title}
+            maxLength={120}
+            placeholder={chosen?.name}
+            onChange={(e) => {
+              setTitle(e.target.value);
+            }}
+            className="flex-1 border border-line bg-sheet px-2 py-1.5 rounded-[2px]"
+          />
+        </label>
+        {compositions.error && <Failed error={compositions.error} />}
+        {compositions.isPending && <Loading what="the compositions" />}
+        <fieldset>
+          <legend className="font-medium mb-1.5">It begins with</legend>
+          <div className="grid grid-cols-5 gap-3 max-h-[46vh] overflow-y-auto p-0.5">
+            <Choice
+              title="Nothing"
+              notes="An empty page"
+              chosen={start.from === 'nothing'}
+              onChoose={() => {
+                setStart({ from: 'nothing' });
+              }}
+            />
+            {compositions.data?.map((one) => (
+              <Choice
+                key={one.id}
+                title={one.name}
+                notes={one.missing.length > 0 ? `without ${one.missing.join(', ')}` : one.notes}
+                chosen={start.from === 'composition' && start.id === one.id}
+                onChoose={() => {
+                  setStart({ from: 'composition', id: one.id });
+                }}
+              >
+                <Drawn address={`/api/compositions/${one.id}/frame?site=${site.id}`} />
+              </Choice>
+            ))}
+            {site.pages.map((page) => (
+              <Choice
+                key={page.id}
+                title={`Like ${page.title}`}
+                notes="What another page has"
+                chosen={start.from === 'page' && start.id === page.id}
+                onChoose={() => {
+                  setStart({ from: 'page', id: page.id, words: false });
+                }}
+              >
+                <Drawn address={`/api/pages/${page.id}/frame`} />
+              </Choice>
+            ))}
+          </div>
+        </fieldset>
+        {start.from === 'page' && (
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              checked={start.words}
+              className="accent-verdigris"
+              onChange={(e) => {
+                setStart({ ...start, words: e.target.checked });
+              }}
+            />
+            Its words, pictures and links come along
+          </label>
+        )}
+        {problem && (
+          <p role="alert" className="text-brick">
+            {problem}
+          </p>
+        )}
+        <div className="flex justify-end gap-3">
+          <Button onClick={onClose}>Make none</Button>
+          <Button look="main" type="submit" disabled={named === ''}>
+            Make page
+          </Button>
+        </div>
+      </form>
+    </Sheet>
+  );
+}
+
+type ChoiceProps = {
+  title: string;
+  notes: string;
+  chosen: boolean;
+  onChoose: () => void;
+  children?: ReactNode;
+};
+
+function Choice({ title, notes, chosen, onChoose, children }: ChoiceProps) {
+  return (
+    <label className="block cursor-pointer">
+      <span
+        aria-hidden
+        className={`grid place-items-center h-[210px] overflow-hidden bg-board p-1.5 outline ${chosen ? 'outline-2 outline-verdigris' : 'outline-line hover:outline-ink'}`}
+      >
+        {children}
+      </span>
+      <span className="flex items-center gap-1.5 mt-1">
+        <input
+          type="radio"
+          name="start"
+          checked={chosen}
+          onChange={onChoose}
+          className="accent-verdigris"
+        />
+        <span className="font-medium truncate" title={title}>
+          {title}
+        </span>
+      </span>
+      <span className="block text-soft text-[12.5px] leading-4">{notes}</span>
+    </label>
+  );
+}
+
+/** The room for a drawing in a choice, in px. */
+const ROOM = { width: 150, height: 196 };
+
+/** A page, whole: the longer it is, the smaller it is drawn. */
+function Drawn({ address }: { address: string }) {
+  const html = useQuery({ queryKey: ['frame', address], queryFn: () => fetchText(address) });
+  return <Whole html={html.data} title="How it begins" viewport={sizes.desktop} {...ROOM} />;
+}
