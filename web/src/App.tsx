@@ -4,6 +4,7 @@ import { answer, api, postForm } from './api/client';
 import { FinishesScreen } from './features/finishes/FinishesScreen';
 import { useStamp } from './features/finishes/useStamp';
 import { JumpBox } from './features/jump/JumpBox';
+import { CompareScreen } from './features/library/CompareScreen';
 import { LibraryScreen } from './features/library/LibraryScreen';
 import { PieceScreen } from './features/library/PieceScreen';
 import { ReviewScreen } from './features/rollouts/ReviewScreen';
@@ -37,6 +38,7 @@ export function App() {
             <Route path="/sign-in" element={<Navigate to="/library" replace />} />
             <Route path="/library" element={<LibraryScreen />} />
             <Route path="/library/:pieceId" element={<PieceScreen />} />
+            <Route path="/library/:pieceId/compare" element={<CompareScreen />} />
             <Route path="/sites" element={<SitesScreen />} />
             <Route path="/sites/new" element={<NewClientScreen />} />
             <Route path="/sites/:siteId" element={<SiteScreen />} />

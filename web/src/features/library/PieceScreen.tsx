@@ -68,7 +68,7 @@ export function PieceScreen() {
       actions={(view, replace) => (
         <>
           <Uses piece={{ id: view.id, name: view.title }} site={site} />
-          <Revisions piece={view.id} />
+          <Revisions piece={view.id} site={site} />
           <Release view={view} replace={replace} />
         </>
       )}
@@ -116,7 +116,7 @@ function folded(revisions: readonly Revision[]): readonly (readonly Revision[])[
 }
 
 /** Every revision of the piece, the newest first. */
-function Revisions({ piece }: { piece: string }) {
+function Revisions({ piece, site }: { piece: string; site: string }) {
   const [open, setOpen] = useState(false);
   const revisions = useQuery({
     queryKey: ['revisions', piece],
@@ -136,7 +136,17 @@ function Revisions({ piece }: { piece: string }) {
     <p className="grid grid-cols-[2.5rem_1fr_auto] gap-2 py-1">
       <span className="font-semibold tabular-nums">{r.number}</span>
       <span className={r.goneBackOn ? 'line-through text-soft' : ''}>{told(r)}</span>
-      <span className="text-soft">{r.goneBackOn ? 'gone back on' : when(r.released)}</span>
+      <span className="text-soft">
+        {r.goneBackOn ? 'gone back on' : when(r.released)}
+        {r.number > 1 && (
+          <Link
+            to={`/library/${piece}/compare?from=${r.number - 1}&to=${r.number}&site=${site}`}
+            className="text-verdigris underline underline-offset-2 ml-2"
+          >
+            what changed
+          </Link>
+        )}
+      </span>
     </p>
   );
   return (

@@ -5,8 +5,10 @@ import goodbones.document.Edit;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.library.Members;
+import goodbones.library.UnknownPiece;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -68,7 +70,7 @@ public final class Landing {
       throw Refused.at(parent, Catalogue.LIST_HOLDS_ITEMS);
     }
     int index = index(parent, before, load);
-    boolean columns = nodes.stream().allMatch(node -> node.kind() == Kind.COLUMN);
+    boolean columns = nodes.stream().allMatch(node -> kindOf(node) == Kind.COLUMN);
     List<Edit> edits = new ArrayList<>();
     if (parent.kind() == Kind.ROW) {
       intoRow(parent, index, load, columns, edits);
@@ -149,7 +151,7 @@ public final class Landing {
     edits.add(new Edit.Insert(parent.id(), parent.indexOf(targetId), row));
     row = row.withId(bench.under(parent.id(), row.id()));
     edits.add(new Edit.Move(targetId, bench.under(parent.id(), own.id()), 0));
-    boolean columns = nodes(load).stream().allMatch(node -> node.kind() == Kind.COLUMN);
+    boolean columns = nodes(load).stream().allMatch(node -> kindOf(node) == Kind.COLUMN);
     intoRow(row, after ? 1 : 0, load, columns, edits);
     return new Edit.Group(edits);
   }
@@ -161,7 +163,7 @@ public final class Landing {
   }
 
   private boolean isRows(Load load) {
-    return nodes(load).stream().allMatch(node -> node.kind() == Kind.ROW);
+    return nodes(load).stream().allMatch(node -> kindOf(node) == Kind.ROW);
   }
 
   /** The index among the children that stay. */
@@ -178,8 +180,21 @@ public final class Landing {
     return index;
   }
 
+  /** A placement stands where the outermost node of its piece could. */
+  private Kind kindOf(Node node) {
+    Optional<Placement> placed = node.placement().filter(p -> node.kind() == Kind.PLACEMENT);
+    try {
+      return placed
+          .map(p -> bench.library().expanded(p.pieceId(), bench.showing().shownBy(p)))
+          .map(piece -> piece.drawn().kind())
+          .orElse(node.kind() == Kind.PLACEMENT ? Kind.SECTION : node.kind());
+    } catch (UnknownPiece unknown) {
+      return Kind.SECTION;
+    }
+  }
+
   private void requireHome(Node parent, Node node) {
-    Kind kind = node.kind() == Kind.PLACEMENT ? Kind.SECTION : node.kind();
+    Kind kind = kindOf(node);
     if (!Catalogue.mayHold(parent.kind(), kind)) {
       throw Refused.at(node, Catalogue.misplaced(parent.kind(), kind));
     }

@@ -126,7 +126,7 @@ class ShelfApiTest {
   @Test
   void aPieceOfOneClientStandsAtNoOtherAndInNoPieceForAll() {
     JsonNode before = api.read("/api/pieces").body();
-    assertThat(keep("om-home", "om-yard", Map.of("onlyHere", true)).status()).isEqualTo(200);
+    assertThat(keep("om-home", "om-yard-t", Map.of("onlyHere", true)).status()).isEqualTo(200);
     String own = kept(before, api.read("/api/pieces").body());
     assertThat(card(own).path("siteId").asString()).isEqualTo("oakum-rope-museum");
     Api.Answer elsewhere = place("sf-home", own);
@@ -136,11 +136,12 @@ class ShelfApiTest {
         api.editPiece(
             "st-text", "type", "PLACE", "node", "st-text-column1", "before", "", "piece", own);
     assertThat(inPiece.status()).isEqualTo(422);
+    assertThat(inPiece.detail()).contains("a piece for all clients");
     assertThat(describe("opening-band", "section-template", "oakum-rope-museum").detail())
         .contains("1 other client");
     assertThat(describe("st-buttons", "saved-block", "oakum-rope-museum").detail())
         .contains("which is for other clients too");
-    assertThat(describe(own, "section-template", "").status()).isEqualTo(200);
+    assertThat(describe(own, "saved-block", "").status()).isEqualTo(200);
     assertThat(place("sf-home", own).status()).isEqualTo(200);
   }
 
@@ -204,6 +205,62 @@ class ShelfApiTest {
         .isZero();
     JsonNode stays = keep("om-home", "om-opening/ob-section", Map.of("stays", true)).body();
     assertThat(stays.path("detail").asString()).contains("It is a piece already");
+  }
+
+  @Test
+  void twoRevisionsAreComparedInWordsAndSideBySide() {
+    api.releaseOpeningBand();
+    String at = "/api/pieces/opening-band/compared?site=saltmarsh-ferries";
+    JsonNode compared = api.read(at + "&from=2&to=3").body();
+    List<String> said =
+        compared
+            .path("changes")
+            .valueStream()
+            .map(
+                change ->
+                    change.path("type").asString()
+                        + " "
+                        + change.path("what").valueStream().map(JsonNode::asString).toList()
+                        + " "
+                        + change.path("devices").size())
+            .toList();
+    // The heading has a size of its own on phones, which the desktop’s does not reach; and what the
+    // button's corners are bound to is worth what they were.
+    assertThat(said).containsExactlyInAnyOrder("changed [Text size] 2", "added [] 3");
+    assertThat(compared.path("after").asString()).contains("A new line of text.");
+    assertThat(compared.path("before").asString()).doesNotContain("A new line of text.");
+    assertThat(api.read(at + "&from=3&to=3").body().path("changes")).isEmpty();
+    assertThat(api.read(at + "&from=2&to=9").status()).isEqualTo(404);
+  }
+
+  @Test
+  void whereAPieceIsUsedIsAnsweredThroughEveryLevel() {
+    place("sf-home", "st-action");
+    api.editPiece(
+        "st-text", "type", "PLACE", "node", "st-text-column1", "before", "", "piece", "st-card");
+    JsonNode buttons = api.read("/api/pieces/st-buttons/uses").body();
+    assertThat(buttons.path("pages")).isEmpty();
+    JsonNode action =
+        buttons
+            .path("pieces")
+            .valueStream()
+            .filter(p -> p.path("pieceId").asString().equals("st-action"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(action.path("drafted").asBoolean()).isFalse();
+    JsonNode there = action.path("pages").get(0);
+    assertThat(there.path("title").asString()).isEqualTo("Home");
+    assertThat(there.path("siteName").asString()).isEqualTo("Saltmarsh Ferries");
+    assertThat(there.path("revision").asInt()).isEqualTo(1);
+    assertThat(there.path("behind").asBoolean()).isFalse();
+    JsonNode card = api.read("/api/pieces/st-card/uses").body();
+    assertThat(card.path("pieces").get(0).path("pieceId").asString()).isEqualTo("st-text");
+    assertThat(card.path("pieces").get(0).path("drafted").asBoolean()).isTrue();
+    api.releaseOpeningBand();
+    JsonNode band = api.read("/api/pieces/opening-band/uses").body();
+    assertThat(band.path("pages").valueStream().map(p -> p.path("behind").asBoolean()))
+        .containsOnly(true);
+    assertThat(api.read("/api/pieces/nowhere/uses").status()).isEqualTo(404);
   }
 
   private static String words(String html) {

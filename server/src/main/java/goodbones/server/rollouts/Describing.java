@@ -1,12 +1,10 @@
 package goodbones.server.rollouts;
 
 import goodbones.document.Aspect;
-import goodbones.document.Device;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
-import goodbones.propagation.NodeChange;
 import goodbones.propagation.OutOfSight;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Question;
@@ -15,7 +13,6 @@ import goodbones.propagation.SiteQuestion;
 import goodbones.propagation.Verdict;
 import goodbones.server.drawing.Wording;
 import goodbones.server.library.Pieces;
-import goodbones.server.rollouts.RolloutViews.ChangeView;
 import goodbones.server.rollouts.RolloutViews.QuestionView;
 import goodbones.server.rollouts.RolloutViews.VerdictView;
 import goodbones.style.SiteFinishes;
@@ -146,18 +143,5 @@ final class Describing {
         wording.value(question.page()),
         wording.value(question.library()),
         question.choices().stream().map(c -> c.name().toLowerCase()).sorted().toList());
-  }
-
-  static List<ChangeView> changes(List<NodeChange> changes) {
-    return changes.stream()
-        .map(
-            change ->
-                new ChangeView(
-                    change.node().value(),
-                    change.title(),
-                    change.type().name().toLowerCase(),
-                    change.devices().stream().sorted().map(Device::word).toList(),
-                    change.what()))
-        .toList();
   }
 }

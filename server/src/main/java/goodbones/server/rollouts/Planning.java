@@ -17,6 +17,7 @@ import goodbones.propagation.RolloutPlan;
 import goodbones.propagation.RolloutPlanner;
 import goodbones.propagation.Settlement;
 import goodbones.propagation.SiteQuestion;
+import goodbones.server.drawing.ChangeView;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
@@ -310,7 +311,7 @@ class Planning {
             .filter(question -> plan.isAskedBy(question))
             .map(question -> Decisions.key(plan.siteId(), question))
             .toList(),
-        Describing.changes(plan.changes()));
+        ChangeView.of(plan.changes()));
   }
 
   /** The page now, and as it would be; what is not decided is shown as the page has it. */
@@ -360,6 +361,6 @@ class Planning {
     return new Preview(
         frames.html(before, look, site, page.title()),
         frames.html(shown, look, site, page.title()),
-        Describing.changes(Difference.between(before, shown, look)));
+        ChangeView.of(Difference.between(before, shown, look)));
   }
 }

@@ -1,5 +1,6 @@
 package goodbones.server.rollouts;
 
+import goodbones.server.drawing.ChangeView;
 import goodbones.server.problems.BadInput;
 import java.time.Instant;
 import java.util.List;
@@ -175,12 +176,6 @@ final class RolloutViews {
       String page,
       String library,
       List<String> choices) {}
-
-  /**
-   * @param type added, removed or changed
-   */
-  record ChangeView(
-      String node, String title, String type, List<String> devices, List<String> what) {}
 
   /**
    * @param key from the question

@@ -6,6 +6,8 @@ import goodbones.library.PieceKind;
 import goodbones.library.Purpose;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.propagation.Difference;
+import goodbones.server.drawing.ChangeView;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.DescribedPiece;
@@ -14,9 +16,12 @@ import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.Reaches;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.NotFound;
+import goodbones.server.shelf.ShelfViews.Compared;
 import goodbones.server.shelf.ShelfViews.DescribeRequest;
 import goodbones.server.shelf.ShelfViews.TagRequest;
 import goodbones.server.sites.Sites;
+import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -77,12 +82,38 @@ public class Shelf {
   /** The current revision as it looks at a client's, in the finishes that are worked on. */
   @Transactional(readOnly = true)
   String frame(String pieceId, String siteId) {
-    int current = pieces.current(pieceId);
     return frames.html(
-        Shown.of(Frames.around(pieces.revision(pieceId, current).root()), Showing.BOUND, pieces),
+        shown(pieceId, pieces.current(pieceId)),
         finishes.draftFor(siteId),
         sites.get(siteId),
         descriptions.of(pieceId).name());
+  }
+
+  /**
+   * Two revisions of a piece in a client's look, and what differs.
+   *
+   * @throws NotFound if there is no such revision
+   */
+  @Transactional(readOnly = true)
+  Compared compare(String pieceId, int from, int to, String siteId) {
+    Shown before = shown(pieceId, from);
+    Shown after = shown(pieceId, to);
+    SiteFinishes look = finishes.draftFor(siteId);
+    String name = descriptions.of(pieceId).name();
+    return new Compared(
+        from,
+        to,
+        frames.html(before, look, sites.get(siteId), name),
+        frames.html(after, look, sites.get(siteId), name),
+        ChangeView.of(Difference.between(before, after, look)));
+  }
+
+  private Shown shown(String pieceId, int number) {
+    boolean known = pieces.revisions(pieceId).stream().anyMatch(r -> r.number() == number);
+    if (!known) {
+      throw new NotFound("revision", String.valueOf(number));
+    }
+    return Shown.of(Frames.around(pieces.revision(pieceId, number).root()), Showing.BOUND, pieces);
   }
 
   /** Turns the draft into the next revision. */

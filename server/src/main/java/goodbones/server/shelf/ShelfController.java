@@ -6,6 +6,7 @@ import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
 import goodbones.server.shelf.ShelfViews.Choice;
 import goodbones.server.shelf.ShelfViews.Choices;
+import goodbones.server.shelf.ShelfViews.Compared;
 import goodbones.server.shelf.ShelfViews.DescribeRequest;
 import goodbones.server.shelf.ShelfViews.ReleaseSeveral;
 import goodbones.server.shelf.ShelfViews.SomePieces;
@@ -83,6 +84,16 @@ class ShelfController {
   @GetMapping("/{id}/revisions")
   List<RevisionInfo> revisions(@PathVariable String id) {
     return pieces.revisions(id);
+  }
+
+  /** Two revisions side by side, with what differs. */
+  @GetMapping("/{id}/compared")
+  Compared compare(
+      @PathVariable String id,
+      @RequestParam int from,
+      @RequestParam int to,
+      @RequestParam String site) {
+    return shelf.compare(id, from, to, site);
   }
 
   @GetMapping(path = "/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)

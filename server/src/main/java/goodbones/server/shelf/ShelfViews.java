@@ -1,6 +1,7 @@
 package goodbones.server.shelf;
 
 import goodbones.library.Described;
+import goodbones.server.drawing.ChangeView;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -31,6 +32,14 @@ final class ShelfViews {
       List<String> tags,
       @Size(max = Described.NOTES_LIMIT, message = TOO_LONG) String notes,
       String siteId) {}
+
+  /**
+   * Two revisions of a piece side by side.
+   *
+   * @param before the earlier one, as an HTML document
+   * @param changes the nodes that differ, in the order of the later one, then those that went
+   */
+  record Compared(int from, int to, String before, String after, List<ChangeView> changes) {}
 
   /** Some pieces, by their ids. */
   record SomePieces(List<String> pieces) {}
