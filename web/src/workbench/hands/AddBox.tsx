@@ -51,6 +51,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const [beside, setBeside] = useState(false);
+  const [shell, setShell] = useState(false);
   const [problem, setProblem] = useState('');
   const box = useRef<HTMLDivElement>(null);
   /** Whether something was chosen already: on a slow network Enter is easily pressed again. */
@@ -91,7 +92,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
     asked.current = true;
     const failed = await onEdit(
       item.kind === 'placement'
-        ? { type: 'PLACE', node: to.node, before: to.before, piece: item.value }
+        ? { type: 'PLACE', node: to.node, before: to.before, piece: item.value, shell }
         : addTo(to, item),
     );
     asked.current = false;
@@ -171,9 +172,22 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
         ))}
       </ul>
       {current?.kind === 'placement' && (
-        <div aria-hidden className="border-t border-line bg-sheet h-[92px] overflow-hidden">
-          <Miniature piece={current.value} site={site} scale={0.223} />
-        </div>
+        <>
+          <div aria-hidden className="border-t border-line bg-sheet h-[92px] overflow-hidden">
+            <Miniature piece={current.value} site={site} scale={0.223} />
+          </div>
+          <label className="flex items-center gap-2 px-3 py-1.5 border-t border-hair">
+            <input
+              type="checkbox"
+              checked={shell}
+              className="accent-verdigris"
+              onChange={(e) => {
+                setShell(e.target.checked);
+              }}
+            />
+            Shell only: empty, tied to nothing
+          </label>
+        </>
       )}
       {problem && (
         <p role="alert" className="text-brick px-3 py-2 border-t border-hair">

@@ -189,6 +189,37 @@ function useInSight(
   }, [area, inHand, top === undefined, scale]);
 }
 
+/** Where what is set in the lead frame is seen. */
+const goesTo: Record<DeviceKey, string> = {
+  desktop: 'leads, edits go to all widths',
+  tablet: 'leads, edits go to tablet and phone',
+  phone: 'leads, edits go to phone alone',
+};
+
+/** The caption of a frame: a dimension line with its width on it. */
+function Dimension({ device, isLead }: Pick<PaneProps, 'device' | 'isLead'>) {
+  const arm = 'flex-1 min-w-3 h-px bg-ink relative';
+  const end = 'absolute -top-1 h-[9px] w-px bg-ink';
+  return (
+    <h2
+      title={`${device.title}, ${device.width} px wide`}
+      className="flex-1 min-w-0 flex items-center gap-1.5 font-sans font-bold"
+    >
+      <span aria-hidden className={arm}>
+        <span className={`${end} left-0`} />
+      </span>
+      <span className="truncate">
+        <span className="sr-only">{device.title} </span>
+        {device.width}
+        {isLead && <span className="font-normal text-soft">, {goesTo[device.key]}</span>}
+      </span>
+      <span aria-hidden className={arm}>
+        <span className={`${end} right-0`} />
+      </span>
+    </h2>
+  );
+}
+
 function Pane(props: PaneProps) {
   const { device, drawing, tree, inHand, also, isLead, row, tools, typing } = props;
   const { onLead, onPick, onKey, onCanvas, onArea, onScroll, onType, onChoose, onEdit } = props;
@@ -236,18 +267,7 @@ function Pane(props: PaneProps) {
       <header
         className={`flex items-center whitespace-nowrap h-9 ${isLead ? 'gap-2 text-[12.5px]' : 'gap-1.5 text-[11.5px]'}`}
       >
-        <h2 className="font-sans font-bold">
-          {device.title} {device.width}
-          {isLead && (
-            <span className="font-normal text-soft">
-              {device.key === 'desktop'
-                ? ' · edits go here and to narrower widths'
-                : device.key === 'tablet'
-                  ? ' · edits go to tablet and phone'
-                  : ' · edits go to phone alone'}
-            </span>
-          )}
-        </h2>
+        <Dimension device={device} isLead={isLead} />
         {!isLead && (
           <button
             type="button"
@@ -259,7 +279,7 @@ function Pane(props: PaneProps) {
             work here
           </button>
         )}
-        {isLead && <span className="ml-auto flex gap-0.5">{tools}</span>}
+        {isLead && <span className="flex gap-0.5">{tools}</span>}
         <Fold canvas={canvas} drawing={drawing} screen={device.screen} isLead={isLead} />
         {isLead && <span className="text-soft">{Math.round(scale * 100)} %</span>}
       </header>
@@ -371,7 +391,7 @@ function Fold({ canvas, drawing, screen, isLead }: FoldProps) {
   const exact = Math.abs(total - screen) < 1;
   return (
     <span
-      className={isLead ? 'text-soft' : 'text-soft ml-auto'}
+      className="text-soft"
       title={`${heights.join(' + ')} = ${String(total)} px; one screen is ${String(screen)} px high`}
     >
       {exact ? '1 screen' : `${screens.toFixed(screens < 10 ? 1 : 0)} screens`}

@@ -205,10 +205,13 @@ public final class TakeBack {
     return since;
   }
 
-  /** What stood before comes back as it was; what was edited since is settled on what is shown. */
+  /**
+   * What stood before comes back as it was; where something of it comes back beside what was edited
+   * since, or where that was made on what is taken back, all is settled on what is shown.
+   */
   private static int settled(Placement now, Placement after, Placement before, int from, int to) {
-    if (!before.equals(after) && now.settled() == after.settled()) {
-      return before.settled();
+    if (!before.equals(after)) {
+      return now.settled() == after.settled() ? before.settled() : to;
     }
     return now.settled() == from ? to : now.settled();
   }

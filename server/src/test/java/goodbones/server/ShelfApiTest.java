@@ -234,6 +234,19 @@ class ShelfApiTest {
   }
 
   @Test
+  void theShellOfAPieceIsAnEmptySectionTiedToNothing() {
+    int placed = api.page("sf-home").path("placements").size();
+    Api.Answer taken =
+        api.editPage(
+            "sf-home", "type", "PLACE", "node", "sf-home", "before", "", "piece", "st-quote", "shell", true);
+    assertThat(taken.status()).as(taken.detail()).isEqualTo(200);
+    assertThat(taken.body().path("placements").size()).isEqualTo(placed);
+    assertThat(taken.body().path("standIns")).isEmpty();
+    String made = taken.body().path("made").get(0).asString();
+    assertThat(Api.html(api.page("sf-home"))).contains("data-node=\"" + made + "\"></section>");
+  }
+
+  @Test
   void whereAPieceIsUsedIsAnsweredThroughEveryLevel() {
     place("sf-home", "st-action");
     api.editPiece(

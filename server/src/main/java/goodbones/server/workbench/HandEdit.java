@@ -5,6 +5,7 @@ import goodbones.document.Columns;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.exchange.PastedHtml;
 import goodbones.server.documents.DocumentJson;
@@ -13,6 +14,7 @@ import goodbones.server.problems.BadInput;
 import goodbones.structure.Clip;
 import goodbones.structure.Fresh;
 import goodbones.structure.Landing;
+import goodbones.structure.Shell;
 import goodbones.structure.Mirror;
 import goodbones.structure.Sieve;
 import goodbones.structure.Wrapping;
@@ -79,9 +81,16 @@ sealed interface HandEdit extends AskedEdit {
     }
   }
 
-  /** Places a piece. */
+  /**
+   * Places a piece.
+   *
+   * @param shell whether only its background, spacing and width are wanted, as an empty box that is
+   *     tied to nothing
+   */
   @JsonTypeName("PLACE")
-  record PlacePiece(String node, @Nullable String before, String piece) implements HandEdit {
+  record PlacePiece(
+      String node, @Nullable String before, String piece, @Nullable Boolean shell)
+      implements HandEdit {
     @Override
     public ReadEdit read(Aim aim) {
       NodeId parent = aim.node(node).id();
@@ -89,8 +98,19 @@ sealed interface HandEdit extends AskedEdit {
         throw new BadInput(
             "piece", "There is no piece “" + piece + "” in the library; choose another one");
       }
-      Node placement =
-          Node.placing(aim.bench().ids().get(), "", piece).withPlacement(aim.placing(piece));
+      NodeId id = aim.bench().ids().get();
+      Placement placed = aim.placing(piece);
+      if (Boolean.TRUE.equals(shell)) {
+        Node root = aim.bench().library().expanded(piece, placed.settled()).drawn();
+        return new ReadEdit(
+            aim.landing()
+                .into(
+                    parent,
+                    Aim.before(before),
+                    new Landing.Brought(List.of(Shell.of(root, id)))),
+            "take the shell of a piece");
+      }
+      Node placement = Node.placing(id, "", piece).withPlacement(placed);
       return new ReadEdit(
           aim.landing().into(parent, Aim.before(before), new Landing.Brought(List.of(placement))),
           "place a piece");
