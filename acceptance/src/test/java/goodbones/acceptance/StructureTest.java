@@ -260,7 +260,7 @@ class StructureTest extends WithDesigner {
   void theLadderAloneTellsWhichBoxAGapBelongsTo() {
     page().locator("[data-strip]").nth(2).click();
     inHand("Section");
-    designer.field("Find a setting").fill("gap between lines");
+    designer.field("Find a setting").fill("row gap");
     designer.set("Row gap", "90px");
     designer.field("Find a setting").fill("");
     designer.awaitSaved();
@@ -270,12 +270,12 @@ class StructureTest extends WithDesigner {
         designer
             .region("Ladder")
             .getByRole(AriaRole.LISTITEM)
-            .filter(new Locator.FilterOptions().setHasText("line gap 90"));
+            .filter(new Locator.FilterOptions().setHasText("row gap 90"));
     assertThat(guilty).hasCount(1);
     assertThat(guilty).containsText("section");
     guilty.getByRole(AriaRole.BUTTON).click();
     inHand("Section");
-    designer.field("Find a setting").fill("gap between lines");
+    designer.field("Find a setting").fill("row gap");
     designer.set("Row gap", "24px");
     designer.field("Find a setting").fill("");
     designer.awaitSaved();
