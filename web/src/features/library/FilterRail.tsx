@@ -51,7 +51,7 @@ export function FilterRail({ cards, wanted, choices, clients, onSet }: Props) {
                     <button
                       type="button"
                       aria-pressed={on}
-                      className={`w-full flex gap-2 text-left px-2 py-0.5 ${on ? 'bg-verdigris-tint text-verdigris-deep font-medium' : 'hover:bg-board'}`}
+                      className={`w-full min-h-6 flex items-center gap-2 text-left px-2 ${on ? 'bg-verdigris-tint text-verdigris-deep font-medium' : 'hover:bg-board'}`}
                       onClick={() => {
                         onSet(key, on ? '' : word);
                       }}

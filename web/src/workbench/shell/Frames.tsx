@@ -280,7 +280,7 @@ function Pane(props: PaneProps) {
           </button>
         )}
         {isLead && <span className="flex gap-0.5">{tools}</span>}
-        <Fold canvas={canvas} drawing={drawing} screen={device.screen} isLead={isLead} />
+        <Fold canvas={canvas} drawing={drawing} screen={device.screen} />
         {isLead && <span className="text-soft">{Math.round(scale * 100)} %</span>}
       </header>
       <div
@@ -379,11 +379,10 @@ type FoldProps = {
   canvas: Canvas | undefined;
   drawing: Drawing;
   screen: number;
-  isLead: boolean;
 };
 
 /** The fold sum: how many screens the page fills, and what it is made of. */
-function Fold({ canvas, drawing, screen, isLead }: FoldProps) {
+function Fold({ canvas, drawing, screen }: FoldProps) {
   const heights = drawing.blocks.map((block) => Math.round(boxOf(canvas, block.id)?.height ?? 0));
   const total = heights.reduce((sum, height) => sum + height, 0);
   if (total === 0) return null;

@@ -3,8 +3,8 @@ package goodbones.structure;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Refused;
-import goodbones.document.StyleProperty;
 import goodbones.document.StyleKey;
+import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -23,7 +23,8 @@ public final class Shell {
   public static Node of(Node root, NodeId id) {
     if (!root.kind().holdsOthers()) {
       throw Refused.at(
-          root, "A " + root.kind().word() + " is no shell: nothing can stand in it; place it whole");
+          root,
+          "A " + root.kind().word() + " is no shell: nothing can stand in it; place it whole");
     }
     SortedMap<StyleKey, StyleValue> look = new TreeMap<>(root.styles());
     // How columns share a row says nothing where there are none.

@@ -44,7 +44,9 @@ class ShellTest {
   @Test
   void aRowForgetsItsColumnsAndATextHasNoShell() {
     Node row = styled(node("r", Kind.ROW), "columns", "8 4", "column-gap", "12px");
-    assertThat(Shell.of(row, ID).styles().keySet()).extracting(Object::toString).containsExactly("column-gap");
+    assertThat(Shell.of(row, ID).styles().keySet())
+        .extracting(Object::toString)
+        .containsExactly("column-gap");
     assertThatThrownBy(() -> Shell.of(text("t", "Words"), ID))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("nothing can stand in it");

@@ -238,7 +238,17 @@ class ShelfApiTest {
     int placed = api.page("sf-home").path("placements").size();
     Api.Answer taken =
         api.editPage(
-            "sf-home", "type", "PLACE", "node", "sf-home", "before", "", "piece", "st-quote", "shell", true);
+            "sf-home",
+            "type",
+            "PLACE",
+            "node",
+            "sf-home",
+            "before",
+            "",
+            "piece",
+            "st-quote",
+            "shell",
+            true);
     assertThat(taken.status()).as(taken.detail()).isEqualTo(200);
     assertThat(taken.body().path("placements").size()).isEqualTo(placed);
     assertThat(taken.body().path("standIns")).isEmpty();

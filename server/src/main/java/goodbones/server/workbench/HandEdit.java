@@ -14,8 +14,8 @@ import goodbones.server.problems.BadInput;
 import goodbones.structure.Clip;
 import goodbones.structure.Fresh;
 import goodbones.structure.Landing;
-import goodbones.structure.Shell;
 import goodbones.structure.Mirror;
+import goodbones.structure.Shell;
 import goodbones.structure.Sieve;
 import goodbones.structure.Wrapping;
 import jakarta.validation.constraints.Max;
@@ -88,8 +88,7 @@ sealed interface HandEdit extends AskedEdit {
    *     tied to nothing
    */
   @JsonTypeName("PLACE")
-  record PlacePiece(
-      String node, @Nullable String before, String piece, @Nullable Boolean shell)
+  record PlacePiece(String node, @Nullable String before, String piece, @Nullable Boolean shell)
       implements HandEdit {
     @Override
     public ReadEdit read(Aim aim) {
@@ -104,10 +103,7 @@ sealed interface HandEdit extends AskedEdit {
         Node root = aim.bench().library().expanded(piece, placed.settled()).drawn();
         return new ReadEdit(
             aim.landing()
-                .into(
-                    parent,
-                    Aim.before(before),
-                    new Landing.Brought(List.of(Shell.of(root, id)))),
+                .into(parent, Aim.before(before), new Landing.Brought(List.of(Shell.of(root, id)))),
             "take the shell of a piece");
       }
       Node placement = Node.placing(id, "", piece).withPlacement(placed);
