@@ -1,6 +1,12 @@
 // @vitest-environment jsdom
 import { describe, expect, it } from 'vitest';
-import { writeFluid } from '../features/finishes/composite';
+import {
+  readGradient,
+  readShadow,
+  writeFluid,
+  writeGradient,
+  writeShadow,
+} from '../features/finishes/composite';
 import { foretell } from '../workbench/engine/foretell';
 import type { AskedEdit, FreshView } from '../workbench/engine/source';
 import { addTo, spotFor } from '../workbench/hands/actions';
@@ -79,3 +85,36 @@ it.each(told.fluid as [number, number, number, number, string][])(
     expect(writeFluid({ least, greatest, from, to })).toBe(css);
   },
 );
+
+type Parts = Record<string, string>;
+
+describe('values of several parts', () => {
+  it.each(told.shadows as unknown as [string, Parts][])('the shadow %s', (css, core) => {
+    const layers = readShadow(css);
+    const parts = layers.flatMap((layer, i) => {
+      const at = layers.length === 1 ? '' : `${i}/`;
+      return [
+        [`${at}color`, layer.colour],
+        [`${at}offsetX`, layer.x],
+        [`${at}offsetY`, layer.y],
+        [`${at}blur`, layer.blur],
+        [`${at}spread`, layer.spread],
+        ...(layer.inset ? [[`${at}inset`, 'true']] : []),
+      ];
+    });
+    expect(Object.fromEntries(parts)).toEqual(core);
+    expect(readShadow(writeShadow(layers))).toEqual(layers);
+  });
+
+  it.each(told.gradients as unknown as [string, Parts][])('the gradient %s', (css, core) => {
+    const read = readGradient(css);
+    const { direction, ...stops } = core;
+    expect(read?.angle).toBe(direction === undefined ? 180 : parseFloat(direction));
+    const parts = read?.stops.flatMap((stop, i) => [
+      [`${i}/color`, stop.colour],
+      [`${i}/position`, `${stop.position}%`],
+    ]);
+    expect(Object.fromEntries(parts ?? [])).toEqual(stops);
+    expect(read && readGradient(writeGradient(read))).toEqual(read);
+  });
+});

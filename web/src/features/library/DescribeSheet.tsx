@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { ChoiceField } from '../../ui/ChoiceField';
 import { Sheet } from '../../ui/Sheet';
 import type { Card } from './filter';
 import type { Deed } from './useLibrary';
@@ -53,12 +54,13 @@ export function DescribeSheet({ piece, choices, clients, onDeed, onClose }: Prop
             className={fieldClass}
           />
         </Line>
-        <Line label="Kind">
-          <Select value={kind} choices={choices.kinds} onChange={setKind} />
-        </Line>
-        <Line label="Purpose">
-          <Select value={purpose} choices={choices.purposes} onChange={setPurpose} />
-        </Line>
+        <ChoiceField label="Kind" value={kind} choices={choices.kinds} onChange={setKind} />
+        <ChoiceField
+          label="Purpose"
+          value={purpose}
+          choices={choices.purposes}
+          onChange={setPurpose}
+        />
         <Line label="Tags" hint="with commas between them" wide>
           <input
             value={tags}
@@ -79,19 +81,19 @@ export function DescribeSheet({ piece, choices, clients, onDeed, onClose }: Prop
             className={fieldClass}
           />
         </Line>
-        <Line label="Whose it is" wide>
-          <Select
-            value={siteId}
-            choices={[
-              { word: '', title: 'For all clients' },
-              ...clients.map((client) => ({
-                word: client.id,
-                title: `${client.name} only`,
-              })),
-            ]}
-            onChange={setSiteId}
-          />
-        </Line>
+        <ChoiceField
+          label="Whose it is"
+          className="col-span-2"
+          value={siteId}
+          choices={[
+            { word: '', title: 'For all clients' },
+            ...clients.map((client) => ({
+              word: client.id,
+              title: `${client.name} only`,
+            })),
+          ]}
+          onChange={setSiteId}
+        />
         {problem && (
           <p role="alert" className="text-brick col-span-2">
             {problem}
@@ -117,29 +119,5 @@ function Line({ label, hint, wide = false, children }: LineProps) {
       {hint && <span className="text-soft"> {hint}</span>}
       {children}
     </label>
-  );
-}
-
-type SelectProps = {
-  value: string;
-  choices: readonly Schemas['Choice'][];
-  onChange: (word: string) => void;
-};
-
-function Select({ value, choices, onChange }: SelectProps) {
-  return (
-    <select
-      value={value}
-      onChange={(e) => {
-        onChange(e.target.value);
-      }}
-      className={fieldClass}
-    >
-      {choices.map(({ word, title }) => (
-        <option key={word} value={word}>
-          {title}
-        </option>
-      ))}
-    </select>
   );
 }

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { answer, api } from '../../api/client';
 import { useOutside } from '../../ui/useOutside';
-import { addables, addTo, spotFor, type Addable, type May, type Spot } from './actions';
+import { addables, addTo, spotFor, type Addable, type May, type Spot, isOffered } from './actions';
 import { useIsCarrying } from '../canvas/dragStore';
 import type { Point } from '../canvas/geometry';
 import { Miniature } from '../canvas/Miniature';
@@ -59,7 +59,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
   const all: Addable[] = [
     ...addables(fresh),
     ...(library.data ?? [])
-      .filter((piece) => piece.id !== itself && !piece.retired && ['', site].includes(piece.siteId))
+      .filter((piece) => piece.id !== itself && isOffered(piece, site))
       .map((piece) => ({
         key: piece.id,
         title: piece.name,

@@ -6,6 +6,7 @@ import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
 import { Miniature } from '../canvas/Miniature';
 import type { AskedEdit, PlacementView } from '../engine/source';
+import { isOffered } from './actions';
 
 type Props = {
   placement: PlacementView;
@@ -31,8 +32,7 @@ export function ExchangeSheet({ placement, may, site, itself, onEdit, onClose }:
     (piece) =>
       piece.id !== placement.pieceId &&
       piece.id !== itself &&
-      !piece.retired &&
-      ['', site].includes(piece.siteId) &&
+      isOffered(piece, site) &&
       may.includes(piece.root),
   );
   const current = fit.find((piece) => piece.id === chosen) ?? fit[0];

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { ChoiceField } from '../../ui/ChoiceField';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
 import type { AskedEdit, Guessed, NodeView, Source } from '../engine/source';
@@ -89,8 +90,13 @@ function Form({ node, client, guess, choices, onEdit, onClose }: FormProps) {
           className="mt-1 w-full border border-line bg-sheet px-2 py-1.5 rounded-[2px]"
         />
       </label>
-      <Choice label="Kind" value={kind} choices={kinds} onChange={setKind} />
-      <Choice label="Purpose" value={purpose} choices={choices.purposes} onChange={setPurpose} />
+      <ChoiceField label="Kind" value={kind} choices={kinds} onChange={setKind} />
+      <ChoiceField
+        label="Purpose"
+        value={purpose}
+        choices={choices.purposes}
+        onChange={setPurpose}
+      />
       {client !== '' && (
         <Tick checked={onlyHere} onChange={setOnlyHere}>
           For {client} only
@@ -134,34 +140,6 @@ function Tick({ checked, onChange, children }: TickProps) {
         className="accent-verdigris"
       />
       {children}
-    </label>
-  );
-}
-
-type ChoiceProps = {
-  label: string;
-  value: string;
-  choices: readonly Schemas['Choice'][];
-  onChange: (word: string) => void;
-};
-
-function Choice({ label, value, choices, onChange }: ChoiceProps) {
-  return (
-    <label className="block">
-      <span className="font-medium">{label}</span>
-      <select
-        value={value}
-        onChange={(e) => {
-          onChange(e.target.value);
-        }}
-        className="mt-1 w-full border border-line bg-sheet px-2 py-1.5 rounded-[2px]"
-      >
-        {choices.map(({ word, title }) => (
-          <option key={word} value={word}>
-            {title}
-          </option>
-        ))}
-      </select>
     </label>
   );
 }

@@ -18,6 +18,11 @@ export type Addable = {
   root?: string;
 };
 
+/** Whether a piece is offered at a client; the server refuses what is not. */
+export function isOffered(piece: { retired: boolean; siteId: string }, site: string): boolean {
+  return !piece.retired && (piece.siteId === '' || piece.siteId === site);
+}
+
 const hints: Record<string, string> = {
   section: 'a band across the page',
   box: 'a container of its own',

@@ -1,7 +1,10 @@
 package goodbones.library;
 
+import goodbones.document.Kind;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.TreeSet;
 
 /**
@@ -34,6 +37,62 @@ public record Described(
   /** For all clients, with no tags and no notes. */
   public static Described of(String name, PieceKind kind, Purpose purpose) {
     return new Described(name, kind, purpose, List.of(), "", "");
+  }
+
+  /** What is wrong with it, in which of its parts; and how to mend it. */
+  public record Fault(String part, String message) {}
+
+  /**
+   * Everything that is wrong with it for a piece.
+   *
+   * @param root the kind of the piece's outermost node
+   * @return empty if all is well
+   */
+  public List<Fault> faults(Kind root) {
+    List<Fault> faults = new ArrayList<>();
+    if (name.isEmpty()) {
+      faults.add(new Fault("name", "Give the piece a name"));
+    }
+    tooLong("name", "The name has ", name, NAME_LIMIT).ifPresent(faults::add);
+    tooLong("notes", "The notes have ", notes, NOTES_LIMIT).ifPresent(faults::add);
+    if (tags.size() > TAGS_LIMIT || tags.stream().anyMatch(tag -> tag.length() > TAG_LIMIT)) {
+      faults.add(
+          new Fault(
+              "tags",
+              "A piece has at most "
+                  + TAGS_LIMIT
+                  + " tags of at most "
+                  + TAG_LIMIT
+                  + " characters each"));
+    }
+    if (!kind.mayBe(root)) {
+      faults.add(
+          new Fault(
+              "kind",
+              "A "
+                  + kind.title().toLowerCase(Locale.ROOT)
+                  + " is a section across the page, and this is a "
+                  + root.word()
+                  + ": call it a saved block"));
+    }
+    return faults;
+  }
+
+  private static Optional<Fault> tooLong(String part, String begins, String said, int limit) {
+    return said.length() <= limit
+        ? Optional.empty()
+        : Optional.of(
+            new Fault(part, begins + said.length() + " characters; at most " + limit + " fit"));
+  }
+
+  /**
+   * Whether the piece may stand in what belongs to a client: what is for all may stand everywhere,
+   * what is one client's at that client alone.
+   *
+   * @param owner the client's id; empty for what is for all clients
+   */
+  public boolean mayStandIn(String owner) {
+    return siteId.isEmpty() || siteId.equals(owner);
   }
 
   public Described withNotes(String other) {

@@ -7,11 +7,13 @@ import static goodbones.testing.Built.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.document.Catalogue;
+import goodbones.document.Composite;
 import goodbones.document.Edit;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Refused;
+import goodbones.document.ValueType;
 import goodbones.structure.Landing.Brought;
 import goodbones.structure.Landing.Carried;
 import goodbones.style.Fluid;
@@ -53,6 +55,20 @@ class ForetoldTest {
   private static final List<Kind> KINDS =
       List.of(Kind.TEXT, Kind.ROW, Kind.BOX, Kind.COLUMN, Kind.SECTION);
 
+  private static final List<String> SHADOWS =
+      List.of(
+          "none",
+          "1px 2px #203040",
+          "0px 2px 4px 1px rgb(0 0 0 / 12%)",
+          "inset 0 -1rem 6px oklch(60% 0.1 200)",
+          "0px 2px 4px 0px rgb(0 0 0 / 12%), 0px 12px 32px -8px oklch(60% 0.1 200)");
+
+  private static final List<String> GRADIENTS =
+      List.of(
+          "linear-gradient(#203040, #ffffff)",
+          "linear-gradient(160deg, #1f6f63 0%, #22282b 100%)",
+          "linear-gradient(-12.5deg, rgb(0 0 0 / 20%) 10%, #fff, #203040 90%)");
+
   private final List<String> lines = new ArrayList<>();
 
   @Test
@@ -64,9 +80,13 @@ class ForetoldTest {
     may();
     String may = taken();
     fluid();
+    String fluid = taken();
+    parts(ValueType.SHADOW, SHADOWS);
+    String shadows = taken();
+    parts(ValueType.GRADIENT, GRADIENTS);
     String json =
-        "{\n\"deeds\": [\n%s\n],\n\"nearest\": [\n%s\n],\n\"may\": [\n%s\n],\n\"fluid\": [\n%s\n]\n}\n"
-            .formatted(deeds, nearest, may, taken());
+        "{\n\"deeds\": [\n%s\n],\n\"nearest\": [\n%s\n],\n\"may\": [\n%s\n],\n\"fluid\": [\n%s\n],\n\"shadows\": [\n%s\n],\n\"gradients\": [\n%s\n]\n}\n"
+            .formatted(deeds, nearest, may, fluid, shadows, taken());
     if (Boolean.getBoolean("foretold.write")) {
       Files.writeString(KEPT, json);
     }
@@ -195,6 +215,17 @@ class ForetoldTest {
               .map(child -> "\"" + child.word() + "\"")
               .collect(Collectors.joining(","));
       lines.add("[\"%s\",[%s]]".formatted(kind.word(), children));
+    }
+  }
+
+  /** Values of several parts, as the core takes them apart. */
+  private void parts(ValueType type, List<String> values) {
+    for (String css : values) {
+      String parts =
+          Composite.parts(type, css).orElseThrow().entrySet().stream()
+              .map(part -> "\"" + part.getKey() + "\":\"" + part.getValue() + "\"")
+              .collect(Collectors.joining(","));
+      lines.add("[\"%s\",{%s}]".formatted(css, parts));
     }
   }
 

@@ -88,8 +88,7 @@ public class Compositions {
   private Set<String> usable(String siteId) {
     Set<String> usable = new HashSet<>();
     for (DescribedPiece piece : descriptions.all()) {
-      String own = piece.said().siteId();
-      if (!piece.retired() && (own.isEmpty() || own.equals(siteId))) {
+      if (!piece.retired() && piece.said().mayStandIn(siteId)) {
         usable.add(piece.id());
       }
     }
@@ -161,18 +160,11 @@ public class Compositions {
   String pageFrom(String siteId, String title, String compositionId) {
     List<Placement> placed = placed(compositionId, siteId);
     for (Placement each : placed) {
-      int needed = pieces.revision(each.pieceId(), each.settled()).finishes();
-      if (needed > finishes.adopted(siteId)) {
-        throw new BadInput(
-            "composition",
-            "“"
-                + pieces.names().get(each.pieceId())
-                + "” needs revision "
-                + needed
-                + " of the finishes, and "
-                + sites.get(siteId).name()
-                + " shows an older one: bring the site to it in Finishes first");
-      }
+      finishes.requireShown(
+          siteId,
+          sites.get(siteId).name(),
+          pieces.revision(each.pieceId(), each.settled()).finishes(),
+          "“" + pieces.names().get(each.pieceId()) + "”");
     }
     return sites.newPage(siteId, title, id -> PageStart.of(id, placed, Compositions::freshId));
   }

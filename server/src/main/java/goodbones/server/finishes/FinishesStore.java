@@ -192,6 +192,27 @@ public class FinishesStore {
     return adopted.findById(siteId).map(AdoptedFinishes::revision).orElseGet(this::current);
   }
 
+  /**
+   * Requires that a site shows finishes that have all that something refers to.
+   *
+   * @param needed the revision of the finishes that has it
+   * @param what is to be shown, for whoever reads the refusal
+   * @throws BadInput if it shows an older one
+   */
+  @Transactional(readOnly = true)
+  public void requireShown(String siteId, String siteName, int needed, String what) {
+    if (needed > adopted(siteId)) {
+      throw new BadInput(
+          "piece",
+          what
+              + " needs revision "
+              + needed
+              + " of the finishes, and "
+              + siteName
+              + " shows an older one: bring the site to it in Finishes first");
+    }
+  }
+
   /** Switches the revision that a site shows. */
   @Transactional
   public void adopt(String siteId, int revision) {

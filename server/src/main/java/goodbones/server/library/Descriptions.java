@@ -91,8 +91,8 @@ public class Descriptions {
     return pieces.findById(pieceId).map(PieceEntity::name).orElse(pieceId);
   }
 
-  void add(String pieceId, Described said) {
-    requireSound(said);
+  void add(String pieceId, Described said, Kind root) {
+    requireSound(said, root);
     DescribedEntity about = new DescribedEntity(pieceId);
     about.describe(said);
     described.save(about);
@@ -113,17 +113,8 @@ public class Descriptions {
    */
   @Transactional
   public void describe(String pieceId, Described said) {
-    requireSound(said);
     DescribedEntity about = locked(pieceId);
-    if (!said.kind().mayBe(Kind.ofWord(about.rootKind()))) {
-      throw new BadInput(
-          "kind",
-          "A "
-              + said.kind().title().toLowerCase()
-              + " is a section across the page, and this is a "
-              + about.rootKind()
-              + ": call it a saved block");
-    }
+    requireSound(said, Kind.ofWord(about.rootKind()));
     if (!said.siteId().isEmpty()) {
       requireUsedOnlyAt(pieceId, said.siteId());
     }
@@ -134,38 +125,13 @@ public class Descriptions {
     described.rename(pieceId, said.name());
   }
 
-  private static void requireSound(Described said) {
-    if (said.name().isEmpty()) {
-      throw new BadInput("name", "Give the piece a name");
-    }
-    if (said.name().length() > Described.NAME_LIMIT) {
-      throw new BadInput(
-          "name",
-          "The name has "
-              + said.name().length()
-              + " characters; at most "
-              + Described.NAME_LIMIT
-              + " fit");
-    }
-    if (said.notes().length() > Described.NOTES_LIMIT) {
-      throw new BadInput(
-          "notes",
-          "The notes have "
-              + said.notes().length()
-              + " characters; at most "
-              + Described.NOTES_LIMIT
-              + " fit");
-    }
-    if (said.tags().size() > Described.TAGS_LIMIT
-        || said.tags().stream().anyMatch(tag -> tag.length() > Described.TAG_LIMIT)) {
-      throw new BadInput(
-          "tags",
-          "A piece has at most "
-              + Described.TAGS_LIMIT
-              + " tags of at most "
-              + Described.TAG_LIMIT
-              + " characters each");
-    }
+  private static void requireSound(Described said, Kind root) {
+    said.faults(root).stream()
+        .findFirst()
+        .ifPresent(
+            fault -> {
+              throw new BadInput(fault.part(), fault.message());
+            });
   }
 
   private void requireUsedOnlyAt(String pieceId, String siteId) {
@@ -211,7 +177,7 @@ public class Descriptions {
                 + name(about.pieceId())
                 + "” is retired: bring it back in the library first, or choose another piece");
       }
-      if (!about.siteId().isEmpty() && !about.siteId().equals(siteId)) {
+      if (!about.said("").mayStandIn(siteId)) {
         throw new BadInput(
             "piece",
             "“"

@@ -175,9 +175,10 @@ public class Pieces implements Library {
   @Transactional
   public void keep(String id, Described said, Node root, String note, int finishes) {
     Node bound = boundWhereUnknown(root);
-    Catalogue.require(Expanded.of(bound, Showing.BOUND, this).drawn());
+    Node drawn = drawn(bound);
+    Catalogue.require(drawn);
     pieces.saveAndFlush(new PieceEntity(id, said.name()));
-    descriptions.add(id, said);
+    descriptions.add(id, said, drawn.kind());
     release(entity(id), bound, note, finishes);
   }
 

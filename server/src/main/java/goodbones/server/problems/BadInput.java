@@ -1,5 +1,7 @@
 package goodbones.server.problems;
 
+import java.util.function.Function;
+
 /** Input that cannot be taken; the message says how to mend it. */
 public final class BadInput extends RuntimeException {
   private static final long serialVersionUID = 1L;
@@ -12,6 +14,21 @@ public final class BadInput extends RuntimeException {
   public BadInput(String field, String message) {
     super(message);
     this.field = field;
+  }
+
+  /**
+   * What a word stands for.
+   *
+   * @param field where in the input
+   * @param of throws an IllegalArgumentException that says which word is not known
+   * @throws BadInput if it is not
+   */
+  public static <T> T known(String field, String word, Function<String, T> of) {
+    try {
+      return of.apply(word);
+    } catch (IllegalArgumentException unknown) {
+      throw new BadInput(field, unknown.getMessage() + "; choose one of those listed");
+    }
   }
 
   public String field() {

@@ -24,7 +24,6 @@ import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -154,19 +153,11 @@ public class Shelf {
         pieceId,
         new Described(
             request.name(),
-            known("kind", request.kind(), PieceKind::ofWord),
-            known("purpose", request.purpose(), Purpose::ofWord),
+            BadInput.known("kind", request.kind(), PieceKind::ofWord),
+            BadInput.known("purpose", request.purpose(), Purpose::ofWord),
             request.tags(),
             request.notes(),
             request.siteId()));
-  }
-
-  private static <T> T known(String field, String word, Function<String, T> of) {
-    try {
-      return of.apply(word);
-    } catch (IllegalArgumentException unknown) {
-      throw new BadInput(field, unknown.getMessage() + "; choose one of those listed");
-    }
   }
 
   @Transactional

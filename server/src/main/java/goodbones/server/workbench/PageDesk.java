@@ -12,7 +12,6 @@ import goodbones.library.Shown;
 import goodbones.propagation.MadeBefore;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
-import goodbones.server.problems.BadInput;
 import goodbones.server.problems.Stale;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
@@ -86,20 +85,11 @@ final class PageDesk extends OpenDesk {
   @Override
   public Placement placing(String pieceId) {
     int revision = adopted.revisions().getOrDefault(pieceId, pieces.current(pieceId));
-    int needed = pieces.revision(pieceId, revision).finishes();
-    if (needed > finishes.adopted(site().id())) {
-      throw new BadInput(
-          "piece",
-          "Revision "
-              + revision
-              + " of “"
-              + pieces.get(pieceId).name()
-              + "” needs revision "
-              + needed
-              + " of the finishes, and "
-              + site().name()
-              + " shows an older one: bring the site to it in Finishes first");
-    }
+    finishes.requireShown(
+        site().id(),
+        site().name(),
+        pieces.revision(pieceId, revision).finishes(),
+        "Revision " + revision + " of “" + pieces.names().get(pieceId) + "”");
     return Placement.of(pieceId).withSettled(revision);
   }
 

@@ -27,7 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -157,15 +156,6 @@ sealed interface TieEdit extends AskedEdit {
       Keeping keeping = new Keeping(aim.bench());
       Keeping.Kept kept =
           aim.isPage() && !own ? keeping.keepForAll(on.id(), id) : keeping.keep(on.id(), id);
-      if (!said.kind().mayBe(on.kind())) {
-        throw new BadInput(
-            "kind",
-            "A "
-                + said.kind().title().toLowerCase()
-                + " is a section across the page, and this is a "
-                + on.kind().word()
-                + ": keep it as a saved block");
-      }
       return new ReadEdit(
           Boolean.TRUE.equals(stays) ? new Edit.Group(List.of()) : kept.edit(),
           "keep " + Wording.title(on) + " as a piece",
@@ -207,18 +197,12 @@ sealed interface TieEdit extends AskedEdit {
     private Described said(Described guessed) {
       return Described.of(
           name,
-          kind == null || kind.isEmpty() ? guessed.kind() : known("kind", kind, PieceKind::ofWord),
+          kind == null || kind.isEmpty()
+              ? guessed.kind()
+              : BadInput.known("kind", kind, PieceKind::ofWord),
           purpose == null || purpose.isEmpty()
               ? guessed.purpose()
-              : known("purpose", purpose, Purpose::ofWord));
-    }
-
-    private static <T> T known(String field, String word, Function<String, T> of) {
-      try {
-        return of.apply(word);
-      } catch (IllegalArgumentException unknown) {
-        throw new BadInput(field, unknown.getMessage() + "; choose one of those listed");
-      }
+              : BadInput.known("purpose", purpose, Purpose::ofWord));
     }
   }
 }
