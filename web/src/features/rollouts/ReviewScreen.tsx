@@ -227,7 +227,8 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
           <section aria-label={`Seen less at ${site.name}`} className="mb-4">
             <h2 className="text-[16px] mb-2">Filled for all of {site.name}, and seen less</h2>
             <p className="text-soft mb-1">
-              The library takes their place away. They are kept with the client.
+              The library takes their place away, hides it or fixes it. They are kept with the
+              client.
             </p>
             <ul>
               {site.outOfSight.map((one) => (

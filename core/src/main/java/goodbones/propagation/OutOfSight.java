@@ -6,8 +6,9 @@ import goodbones.document.NodeId;
 import java.util.List;
 
 /**
- * What fills a slot of the whole site, where the library takes the place away that shows it. It
- * stays with the site, and is seen again where a revision has the slot.
+ * What fills a slot of the whole site, where the library takes the place away that shows it, puts
+ * it out of sight or fixes it. It stays with the site, and is seen again where a revision shows the
+ * slot.
  *
  * @param pieceId a piece in which the field stood
  * @param node the field's node, as seen from inside a placement of that piece

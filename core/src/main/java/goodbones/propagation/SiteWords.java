@@ -63,10 +63,11 @@ final class SiteWords {
     }
     Placement moved = way.relocated(placement);
     View view = new View(first, moved);
+    View after = new View(last, moved);
     for (LocalKey key : first.siteSlots()) {
       FieldValue value = ofSite.filled().get(slot(key));
       boolean here = value != null && !moved.changes().containsKey(key);
-      if (here && !last.has(key.node()) && view.sees(key)) {
+      if (here && view.sees(key) && !(after.sees(key) && isRead(last, key))) {
         gone.merge(
             slot(key),
             new OutOfSight(placement.pieceId(), key.node(), slot(key), value, List.of(place)),
@@ -84,6 +85,11 @@ final class SiteWords {
                         .add(value, place));
       }
     }
+  }
+
+  /** Whether a revision shows what fills the site there, if nobody says anything else. */
+  private static boolean isRead(RevisionIndex revision, LocalKey key) {
+    return revision.isSiteSlot(key) || revision.isSlot(key);
   }
 
   private static OutOfSight together(OutOfSight one, OutOfSight other) {
