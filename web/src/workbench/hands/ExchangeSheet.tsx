@@ -20,7 +20,7 @@ type Props = {
   onClose: () => void;
 };
 
-/** Chooses another piece for the place of one; its words and pictures go along. */
+/** Chooses another piece for the place of one, of the same purpose first; its words and pictures go along. */
 export function ExchangeSheet({ placement, may, site, itself, onEdit, onClose }: Props) {
   const pieces = useQuery({
     queryKey: ['pieces'],
@@ -28,13 +28,17 @@ export function ExchangeSheet({ placement, may, site, itself, onEdit, onClose }:
   });
   const [chosen, setChosen] = useState('');
   const [problem, setProblem] = useState('');
-  const fit = (pieces.data ?? []).filter(
-    (piece) =>
-      piece.id !== placement.pieceId &&
-      piece.id !== itself &&
-      isOffered(piece, site) &&
-      may.includes(piece.root),
-  );
+  const purpose = pieces.data?.find((piece) => piece.id === placement.pieceId)?.purpose;
+  const neighbour = (piece: { purpose: string }) => (piece.purpose === purpose ? 0 : 1);
+  const fit = (pieces.data ?? [])
+    .filter(
+      (piece) =>
+        piece.id !== placement.pieceId &&
+        piece.id !== itself &&
+        isOffered(piece, site) &&
+        may.includes(piece.root),
+    )
+    .sort((a, b) => neighbour(a) - neighbour(b));
   const current = fit.find((piece) => piece.id === chosen) ?? fit[0];
   const exchange = async () => {
     if (!current) return;
