@@ -7,6 +7,7 @@ import {
   writeGradient,
   writeShadow,
 } from '../features/finishes/composite';
+import { divided, type Unit } from '../workbench/canvas/divided';
 import { foretell } from '../workbench/engine/foretell';
 import type { AskedEdit, FreshView } from '../workbench/engine/source';
 import { addTo, spotFor } from '../workbench/hands/actions';
@@ -83,6 +84,13 @@ it.each(told.fluid as [number, number, number, number, string][])(
   'a size from %d to %d px between %d and %d px is written as the core writes it',
   (least, greatest, from, to, css) => {
     expect(writeFluid({ least, greatest, from, to })).toBe(css);
+  },
+);
+
+it.each(told.divided as [Unit, number, number, boolean, number][])(
+  'in %s of %d a wish for %d, free: %s, is settled as the core settles it',
+  (unit, both, wanted, free, core) => {
+    expect(divided(unit, both, wanted, free)).toBe(core);
   },
 );
 

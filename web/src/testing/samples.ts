@@ -2,7 +2,17 @@ import type { FreshView, NodeView, WorkbenchAnswer } from '../workbench/engine/s
 
 /** A node as a workbench is told of it, for tests. */
 export function nodeView(id: string, kind: string, parent: string): NodeView {
-  return { id, kind, parent, name: '', title: id, placement: '', locals: 0, hiddenOn: [] };
+  return {
+    id,
+    kind,
+    parent,
+    name: '',
+    title: id,
+    placement: '',
+    percent: [],
+    locals: 0,
+    hiddenOn: [],
+  };
 }
 
 /** What can be added, for tests. */

@@ -24,6 +24,7 @@ function view(element: Element, parent: string): NodeView {
     hiddenOn: [],
     placement: '',
     locals: 0,
+    percent: [],
   };
 }
 

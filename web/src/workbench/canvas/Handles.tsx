@@ -1,4 +1,5 @@
 import { useRef, useState, type PointerEvent } from 'react';
+import { divided, hundredths, type Unit } from './divided';
 import { boxOf, type Box } from './geometry';
 import type { Canvas } from '../engine/drawing';
 import type { AskedEdit, NodeView } from '../engine/source';
@@ -174,6 +175,21 @@ function width(props: Props, box: Box): Grip[] {
   ];
 }
 
+/** Between px and the unit of a row, both ways, as the layout lays its columns out. */
+function measures(unit: Unit, inner: number, gap: number, tracks: number) {
+  if (unit === 'PER_CENT') {
+    const shared = inner - gap * (tracks - 1);
+    return {
+      said: (width: number) => (width / shared) * 100,
+      wide: (share: number) => (share * shared) / 100,
+    };
+  }
+  return {
+    said: (width: number) => ((width + gap) / (inner + gap)) * 12,
+    wide: (share: number) => (share * (inner + gap)) / 12 - gap,
+  };
+}
+
 /** The line between a column and the one to its right. */
 function columnLine(props: Props, box: Box): Grip[] {
   const { tree, node, canvas, device } = props;
@@ -192,12 +208,13 @@ function columnLine(props: Props, box: Box): Grip[] {
   const style = view.getComputedStyle(rowElement);
   const gap = px(style, 'column-gap');
   const inner = rowElement.clientWidth - px(style, 'padding-left') - px(style, 'padding-right');
-  const twelfths = (w: number) => ((w + gap) / (inner + gap)) * 12;
   const line = tree.children(row.id).flatMap((column) => {
     const other = boxOf(canvas, column.id);
     return other && Math.abs(other.y - box.y) < 2 ? [{ id: column.id, width: other.width }] : [];
   });
   const alone = line.length === tree.children(row.id).length;
+  const unit: Unit = row.percent.includes(device) ? 'PER_CENT' : 'TWELFTHS';
+  const { said, wide } = measures(unit, inner, gap, line.length);
   return [
     {
       key: 'columns',
@@ -209,14 +226,12 @@ function columnLine(props: Props, box: Box): Grip[] {
         height: 0,
       },
       across: true,
-      start: twelfths(box.width),
+      start: said(box.width),
       drag: (by, free) => {
-        const both = twelfths(box.width) + twelfths(right.other.width);
-        const wanted = twelfths(box.width + by);
-        const left = free
-          ? Math.max(0.25, Math.min(both - 0.25, Math.round(wanted * 100) / 100))
-          : Math.max(1, Math.min(Math.round(both) - 1, Math.round(wanted)));
-        const shown = (left * (inner + gap)) / 12 - gap;
+        const both = hundredths(said(box.width) + said(right.other.width));
+        const wanted = said(box.width + by);
+        const left = divided(unit, both, wanted, free);
+        const shown = wide(left);
         const template = line.map(({ id, width: w }) =>
           id === node.id
             ? `${shown}px`
@@ -225,7 +240,9 @@ function columnLine(props: Props, box: Box): Grip[] {
               : `${w}px`,
         );
         return {
-          says: `${String(left)} + ${String(Math.round((both - left) * 100) / 100)}`,
+          says: [left, hundredths(both - left)]
+            .map((share) => (unit === 'PER_CENT' ? `${String(share)} %` : String(share)))
+            .join(' + '),
           preview: {
             node: alone ? row.id : '',
             property: 'grid-template-columns',

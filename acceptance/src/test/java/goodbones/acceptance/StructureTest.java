@@ -168,19 +168,26 @@ class StructureTest extends WithDesigner {
     press("ArrowUp", "ArrowUp", "ArrowUp");
     inHand("Column");
     double before = box(DESKTOP, ".column", 2).width;
-    Locator line = page().locator("[data-grip=columns]");
-    BoundingBox grip = line.boundingBox();
-    page().mouse().move(grip.x + grip.width / 2, grip.y + grip.height / 2);
-    page().mouse().down();
-    page().mouse().move(grip.x + 20, grip.y + 6);
-    page().mouse().move(grip.x + 42, grip.y + 6);
-    assertThat(line).containsText("4 + 2");
-    page().mouse().up();
-    designer.awaitSaved();
+    assertThat(widenedByDragging()).isEqualTo("4 + 2");
     press("ArrowLeft");
     inHand("Row");
     assertThat(designer.field("Columns")).hasValue("4 2 3 3");
     assertThat(box(DESKTOP, ".column", 2).width).isGreaterThan(before + 60);
+    designer.field("Columns").fill("30% 25% 25% 20%");
+    designer.field("Columns").press("Enter");
+    designer.awaitSaved();
+    takeFirstColumn();
+    String[] said = widenedByDragging().replace(" %", "%").split(" \\+ ");
+    assertThat(Integer.parseInt(said[0].replace("%", ""))).isBetween(31, 40);
+    press("ArrowLeft");
+    inHand("Row");
+    assertThat(designer.field("Columns")).hasValue(said[0] + " " + said[1] + " 25% 20%");
+    designer.field("Columns").fill("4 2 3 3");
+    designer.field("Columns").press("Enter");
+    designer.awaitSaved();
+    takeFirstColumn();
+    press("ArrowLeft");
+    inHand("Row");
     press("2");
     designer.button("2 to a line").click();
     designer.awaitSaved();
@@ -188,6 +195,26 @@ class StructureTest extends WithDesigner {
     assertThat(box(TABLET, ".column", 4).y).isGreaterThan(box(TABLET, ".column", 3).y);
     assertThat(box(PHONE, ".column", 3).y).isGreaterThan(box(PHONE, ".column", 2).y);
     press("1");
+  }
+
+  private void takeFirstColumn() {
+    takeLastSection();
+    press("ArrowRight", "ArrowDown", "ArrowRight");
+    inHand("Column");
+  }
+
+  /** Draws the line at the right of the column in hand to the right; what is said of the two. */
+  private String widenedByDragging() {
+    Locator line = page().locator("[data-grip=columns]");
+    BoundingBox grip = line.boundingBox();
+    page().mouse().move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+    page().mouse().down();
+    page().mouse().move(grip.x + 20, grip.y + 6);
+    page().mouse().move(grip.x + 42, grip.y + 6);
+    String said = line.textContent();
+    page().mouse().up();
+    designer.awaitSaved();
+    return said;
   }
 
   @Test

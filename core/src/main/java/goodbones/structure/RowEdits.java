@@ -213,7 +213,7 @@ public final class RowEdits {
    * Moves the line between two neighbouring columns; the two together stay as wide as they were.
    *
    * @param columnId the left one of the two
-   * @param width what it is to be, in twelfths of the row
+   * @param width what it is to be, in the row's {@link Unit} on that device
    * @param free whether any width will do; otherwise it snaps to whole twelfths, or per cents
    * @throws Refused if nothing stands to its right in the same line
    */
@@ -237,14 +237,45 @@ public final class RowEdits {
     left %= shares.size();
     right %= shares.size();
     double sum = shares.get(left).width() + shares.get(right).width();
-    double wanted = free ? Math.round(width * HUNDRED) / HUNDRED : Math.rint(width);
-    double least = free ? LEAST : Math.min(1, sum / 2);
-    double given = Math.max(least, Math.min(wanted, sum - least));
+    double given = Unit.TWELFTHS.divided(sum, width, free);
     shares.set(left, new Share(shares.get(left).offset(), given, shares.get(left).after()));
-    shares.set(
-        right,
-        new Share(shares.get(right).offset(), Math.round((sum - given) * HUNDRED) / HUNDRED));
+    shares.set(right, new Share(shares.get(right).offset(), hundredths(sum - given)));
     return share(row.id(), device, fitting(row, shares).toString());
+  }
+
+  /** What the widths of a row's columns are said in. */
+  public enum Unit {
+    TWELFTHS(LEAST),
+    PER_CENT(1);
+
+    private final double least;
+
+    Unit(double least) {
+      this.least = least;
+    }
+
+    /** The unit of a row's columns on a device. */
+    public static Unit of(Node row, Cascade cascade, Device device) {
+      return Flow.columns(row, cascade, device) instanceof Columns.Percent ? PER_CENT : TWELFTHS;
+    }
+
+    /**
+     * What the left one of two neighbouring columns gets of what both have.
+     *
+     * @param both the width of the two together, in this unit
+     * @param wanted the width that the left one is to have
+     * @param free whether in hundredths; otherwise in whole ones
+     * @return so much that something is left for either
+     */
+    public double divided(double both, double wanted, boolean free) {
+      double smallest = Math.min(free ? least : 1, both / 2);
+      double rounded = free ? hundredths(wanted) : Math.round(wanted);
+      return Math.max(smallest, Math.min(rounded, both - smallest));
+    }
+  }
+
+  private static double hundredths(double value) {
+    return Math.round(value * HUNDRED) / HUNDRED;
   }
 
   /**
@@ -303,7 +334,7 @@ public final class RowEdits {
     List<Share> shares = new ArrayList<>();
     for (int i = 0; i < count; i++) {
       Share share = columns.share(i, count);
-      shares.add(new Share(share.offset(), Math.round(share.width() * HUNDRED) / HUNDRED));
+      shares.add(new Share(share.offset(), hundredths(share.width())));
     }
     return shares;
   }
@@ -323,11 +354,9 @@ public final class RowEdits {
     int size = percent.shares().size();
     List<Double> shares = new ArrayList<>(percent.shares());
     double sum = shares.get(left % size) + shares.get(right % size);
-    double wanted = width * HUNDRED / Columns.TWELFTHS;
-    double rounded = free ? Math.round(wanted * HUNDRED) / HUNDRED : Math.rint(wanted);
-    double given = Math.max(1, Math.min(rounded, sum - 1));
+    double given = Unit.PER_CENT.divided(sum, width, free);
     shares.set(left % size, given);
-    shares.set(right % size, Math.round((sum - given) * HUNDRED) / HUNDRED);
+    shares.set(right % size, hundredths(sum - given));
     return new Columns.Percent(shares);
   }
 

@@ -84,9 +84,11 @@ class ForetoldTest {
     parts(ValueType.SHADOW, SHADOWS);
     String shadows = taken();
     parts(ValueType.GRADIENT, GRADIENTS);
+    String gradients = taken();
+    divided();
     String json =
-        "{\n\"deeds\": [\n%s\n],\n\"nearest\": [\n%s\n],\n\"may\": [\n%s\n],\n\"fluid\": [\n%s\n],\n\"shadows\": [\n%s\n],\n\"gradients\": [\n%s\n]\n}\n"
-            .formatted(deeds, nearest, may, fluid, shadows, taken());
+        "{\n\"deeds\": [\n%s\n],\n\"nearest\": [\n%s\n],\n\"may\": [\n%s\n],\n\"fluid\": [\n%s\n],\n\"shadows\": [\n%s\n],\n\"gradients\": [\n%s\n],\n\"divided\": [\n%s\n]\n}\n"
+            .formatted(deeds, nearest, may, fluid, shadows, gradients, taken());
     if (Boolean.getBoolean("foretold.write")) {
       Files.writeString(KEPT, json);
     }
@@ -226,6 +228,22 @@ class ForetoldTest {
               .map(part -> "\"" + part.getKey() + "\":\"" + part.getValue() + "\"")
               .collect(Collectors.joining(","));
       lines.add("[\"%s\",{%s}]".formatted(css, parts));
+    }
+  }
+
+  /** The line between two columns, drawn to everywhere between and past its ends. */
+  private void divided() {
+    for (RowEdits.Unit unit : RowEdits.Unit.values()) {
+      for (double both : new double[] {0.8, 1, 1.9, 6, 7.5, 12, 33.34, 100}) {
+        for (int step = -1; step <= 9; step++) {
+          double wanted = both * step / 8;
+          for (boolean free : List.of(false, true)) {
+            lines.add(
+                "[\"%s\",%s,%s,%s,%s]"
+                    .formatted(unit.name(), both, wanted, free, unit.divided(both, wanted, free)));
+          }
+        }
+      }
     }
   }
 

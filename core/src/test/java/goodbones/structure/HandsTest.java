@@ -74,7 +74,7 @@ class HandsTest {
                 after(
                     percent,
                     new RowEdits(bench(percent))
-                        .resize(NodeId.of("c0"), Device.DESKTOP, 6, false))))
+                        .resize(NodeId.of("c0"), Device.DESKTOP, 49.6, false))))
         .isEqualTo("50% 39%");
   }
 

@@ -11,6 +11,7 @@ import goodbones.server.drawing.Frames;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
 import goodbones.structure.Fresh;
+import goodbones.style.Cascade;
 import goodbones.survey.StandIns;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,6 +59,7 @@ class Canvas {
         Renderer.render(withFresh(shown), desk.look(), surroundings, memo.rendered());
     String css = StyleSheet.of(List.of(rendered));
     List<Block> blocks = new ArrayList<>();
+    Cascade cascade = new Cascade(shown.root(), shown, desk.look());
     int count = shown.root().children().size();
     for (int i = 0; i < count; i++) {
       Rendered.Block block = rendered.blocks().get(i);
@@ -66,7 +68,7 @@ class Canvas {
           new Block(
               block.node().value(),
               block.html(),
-              WorkbenchViews.nodes(shown, node, shown.root().id().value())));
+              WorkbenchViews.nodes(shown, cascade, node, shown.root().id().value())));
     }
     List<FreshView> fresh = new ArrayList<>();
     for (Fresh.Thing thing : Fresh.things()) {
@@ -93,7 +95,7 @@ class Canvas {
         news.drawing(),
         rendered.open(),
         news.css(),
-        WorkbenchViews.node(shown, shown.root(), ""),
+        WorkbenchViews.node(shown, cascade, shown.root(), ""),
         news.blocks(),
         news.fresh(),
         desk.placements(),

@@ -37,8 +37,8 @@ sealed interface RowEdit extends AskedEdit {
 
   /**
    * @param node the left one of two columns
-   * @param width in twelfths
-   * @param free whether of whole twelfths
+   * @param width in twelfths, or per cent where the row's columns are in per cent on that device
+   * @param free whether in hundredths; otherwise it snaps to whole ones
    */
   @JsonTypeName("RESIZE")
   record ResizeColumn(String node, String device, double width, boolean free) implements RowEdit {

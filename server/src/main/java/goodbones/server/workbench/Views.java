@@ -155,6 +155,8 @@ final class Views {
    * @param parent empty for the outermost node
    * @param placement the placement that it comes out of; empty for the document's own
    * @param locals how many local changes it has, fillings not counted
+   * @param percent the devices on which a row's columns are in per cent; on the others, and where
+   *     it is no row, they are in twelfths
    */
   record NodeView(
       String id,
@@ -164,7 +166,8 @@ final class Views {
       String name,
       List<String> hiddenOn,
       String placement,
-      int locals) {}
+      int locals,
+      List<String> percent) {}
 
   /**
    * @param id its path

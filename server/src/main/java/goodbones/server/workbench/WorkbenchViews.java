@@ -25,8 +25,11 @@ import goodbones.server.workbench.Views.PartView;
 import goodbones.server.workbench.Views.PlacementView;
 import goodbones.server.workbench.Views.StyleChoice;
 import goodbones.server.workbench.Views.TrayView;
+import goodbones.structure.RowEdits.Unit;
+import goodbones.style.Cascade;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,18 +47,19 @@ class WorkbenchViews {
   }
 
   /** A node and all in it, parents before children. */
-  static List<NodeView> nodes(Shown shown, Node node, String parent) {
+  static List<NodeView> nodes(Shown shown, Cascade cascade, Node node, String parent) {
     List<NodeView> views = new ArrayList<>();
-    collect(shown, node, parent, views);
+    collect(shown, cascade, node, parent, views);
     return views;
   }
 
-  private static void collect(Shown shown, Node node, String parent, List<NodeView> views) {
-    views.add(node(shown, node, parent));
-    node.children().forEach(child -> collect(shown, child, node.id().value(), views));
+  private static void collect(
+      Shown shown, Cascade cascade, Node node, String parent, List<NodeView> views) {
+    views.add(node(shown, cascade, node, parent));
+    node.children().forEach(child -> collect(shown, cascade, child, node.id().value(), views));
   }
 
-  static NodeView node(Shown shown, Node node, String parent) {
+  static NodeView node(Shown shown, Cascade cascade, Node node, String parent) {
     Optional<Origin> origin = shown.carried(node.id());
     long locals =
         origin
@@ -75,7 +79,17 @@ class WorkbenchViews {
         node.name(),
         node.hiddenOn().stream().map(Device::word).toList(),
         placedIn(shown, node),
-        (int) locals);
+        (int) locals,
+        inPercent(cascade, node));
+  }
+
+  private static List<String> inPercent(Cascade cascade, Node node) {
+    return node.kind() == Kind.ROW
+        ? Arrays.stream(Device.values())
+            .filter(device -> Unit.of(node, cascade, device) == Unit.PER_CENT)
+            .map(Device::word)
+            .toList()
+        : List.of();
   }
 
   private static String placedIn(Shown shown, Node node) {
