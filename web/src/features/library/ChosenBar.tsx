@@ -9,16 +9,19 @@ type Props = {
   busy: boolean;
   onDeed: (deed: Deed) => Promise<unknown>;
   onClear: () => void;
+  /** Puts another piece in the place of the chosen one. */
+  onReplace: (piece: Card) => void;
 };
 
 /** What can be done to several pieces at once. */
-export function ChosenBar({ picked, busy, onDeed, onClear }: Props) {
+export function ChosenBar({ picked, busy, onDeed, onClear, onReplace }: Props) {
   const [tag, setTag] = useState('');
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState('');
   const ids = picked.map((piece) => piece.id);
   const drafts = picked.filter((piece) => piece.draft).map((piece) => piece.id);
   const retired = picked.filter((piece) => piece.retired).map((piece) => piece.id);
+  const only = picked.length === 1 && retired.length === 0 ? picked[0] : undefined;
   const carryOut = async (deed: Deed) => {
     setProblem('');
     try {
@@ -90,6 +93,17 @@ export function ChosenBar({ picked, busy, onDeed, onClear }: Props) {
             }
           >
             Retire
+          </Button>
+        )}
+        {only && (
+          <Button
+            disabled={busy}
+            title="Another piece takes its place everywhere, and this one is retired"
+            onClick={() => {
+              onReplace(only);
+            }}
+          >
+            Replace everywhere
           </Button>
         )}
         {retired.length > 0 && (

@@ -8,6 +8,7 @@ import { ChosenBar } from './ChosenBar';
 import { DescribeSheet } from './DescribeSheet';
 import { everything, sorts, wantedOf, type Card, type Sort, type Wanted } from './filter';
 import { FilterRail } from './FilterRail';
+import { ReplaceSheet } from './ReplaceSheet';
 import { useChoices, useLibrary } from './useLibrary';
 import { WhereUsed } from './WhereUsed';
 
@@ -49,6 +50,7 @@ export function LibraryScreen() {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [described, setDescribed] = useState<Card>();
   const [used, setUsed] = useState<Card>();
+  const [replaced, setReplaced] = useState<Card>();
   const failed = pieces.error ?? sites.error ?? choices.error;
   if (failed) return <Failed error={failed} retry={() => void pieces.refetch()} />;
   if (!pieces.data || !sites.data || !choices.data) return <Loading what="the library" />;
@@ -161,6 +163,7 @@ export function LibraryScreen() {
               onClear={() => {
                 setChosen(new Set());
               }}
+              onReplace={setReplaced}
             />
           )}
         </div>
@@ -172,6 +175,20 @@ export function LibraryScreen() {
           site={site}
           onClose={() => {
             setUsed(undefined);
+          }}
+        />
+      )}
+      {replaced && (
+        <ReplaceSheet
+          piece={replaced}
+          pieces={pieces.data}
+          site={site}
+          onDone={() => {
+            setReplaced(undefined);
+            setChosen(new Set());
+          }}
+          onClose={() => {
+            setReplaced(undefined);
           }}
         />
       )}

@@ -193,9 +193,15 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
       <div className={done.takenBack ? 'text-soft' : ''}>
         <p>
           <strong className="font-semibold">
-            {done.name}, revision {done.revision}
+            {done.replacedBy === ''
+              ? `${done.name}, revision ${String(done.revision)}`
+              : `${done.replacedBy} in the place of ${done.name}`}
           </strong>{' '}
-          to {names(done.sites)}
+          {done.sites.length > 0 && (
+            <>
+              {done.replacedBy === '' ? 'to' : 'at'} {names(done.sites)}
+            </>
+          )}
           {done.along.length > 0 && <span className="text-soft">, with {names(done.along)}</span>}
         </p>
         <p className="text-soft">
@@ -223,7 +229,11 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
           onClose={() => {
             setPlan(undefined);
           }}
-          title={`Take back revision ${done.revision} of ${done.name}`}
+          title={
+            done.replacedBy === ''
+              ? `Take back revision ${String(done.revision)} of ${done.name}`
+              : `Put ${done.name} back in the place of ${done.replacedBy}`
+          }
         >
           {plan.together.length > 0 && (
             <p className="mb-3">

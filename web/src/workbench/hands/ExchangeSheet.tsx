@@ -4,9 +4,9 @@ import { answer, api } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
-import { Miniature } from '../canvas/Miniature';
 import type { AskedEdit, PlacementView } from '../engine/source';
 import { isOffered } from './actions';
+import { PieceChoice } from './PieceChoice';
 
 type Props = {
   placement: PlacementView;
@@ -57,33 +57,21 @@ export function ExchangeSheet({ placement, may, site, itself, onEdit, onClose }:
       {pieces.isPending && <Loading what="the library" />}
       {pieces.data && fit.length === 0 && <p>No other piece of the library can stand here.</p>}
       {current && (
-        <div className="grid grid-cols-[200px_minmax(0,1fr)] gap-4">
-          <ul role="listbox" aria-label="Pieces" className="max-h-[300px] overflow-y-auto">
-            {fit.map((piece) => (
-              <li key={piece.id} role="option" aria-selected={piece === current}>
-                <button
-                  type="button"
-                  className={`w-full text-left px-2 py-1 hover:bg-board ${piece === current ? 'bg-verdigris-tint font-medium' : ''}`}
-                  onClick={() => {
-                    setChosen(piece.id);
-                  }}
-                >
-                  {piece.name}
-                </button>
-              </li>
-            ))}
-          </ul>
-          <div>
-            <div aria-hidden className="border border-line bg-sheet h-[260px] overflow-hidden">
-              <Miniature piece={current.id} site={site} scale={0.392} />
-            </div>
-            <p className="text-soft mt-2">
-              {current.notes && `${current.notes}. `}Words, pictures and links go along where the
-              other piece has a place for them; what has none is kept with this placement and comes
-              back with {placement.pieceName}.
-            </p>
-          </div>
-        </div>
+        <PieceChoice
+          pieces={fit}
+          chosen={current}
+          site={site}
+          scale={0.392}
+          onChoose={(piece) => {
+            setChosen(piece.id);
+          }}
+        >
+          <p className="text-soft mt-2">
+            {current.notes && `${current.notes}. `}Words, pictures and links go along where the
+            other piece has a place for them; what has none is kept with this placement and comes
+            back with {placement.pieceName}.
+          </p>
+        </PieceChoice>
       )}
       {problem && (
         <p role="alert" className="text-brick mt-2">

@@ -131,6 +131,27 @@ public final class Exchange {
     return matched;
   }
 
+  /**
+   * The nodes of one tree whose fields another one has a place for, to the nodes there: of the same
+   * kind, no two to the same.
+   */
+  static Map<NodeId, NodeId> nodes(Node from, Node to) {
+    Map<NodeId, NodeId> nodes = new LinkedHashMap<>();
+    matched(from, to)
+        .forEach(
+            (here, there) -> {
+              boolean alike =
+                  here.aspect().equals(there.aspect())
+                      && from.find(here.node())
+                          .map(Node::kind)
+                          .equals(to.find(there.node()).map(Node::kind));
+              if (alike && !nodes.containsValue(there.node())) {
+                nodes.putIfAbsent(here.node(), there.node());
+              }
+            });
+    return nodes;
+  }
+
   private static List<Node> items(Node list) {
     return list.children().stream().filter(child -> child.kind() == Kind.ITEM).toList();
   }

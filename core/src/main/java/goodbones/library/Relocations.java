@@ -19,10 +19,12 @@ import java.util.UUID;
 /**
  * Where nodes of one revision stand in another one, if their paths changed. Keeping a part of a
  * piece as a piece of its own puts a placement around it, unlinking takes one away; neither changes
- * what is seen, and local changes go along.
+ * what is seen, and local changes go along. Where another piece was put in, what is said of a node
+ * that has a match in it goes to that.
  *
  * <p>Nothing of this needs to be recorded: ids are globally unique and stay with a part that is
- * kept, and the ids of a copy that is made by unlinking are derived from those that it copies.
+ * kept, the ids of a copy that is made by unlinking are derived from those that it copies, and an
+ * exchange keeps the id of the placement.
  */
 public final class Relocations {
   /** Nothing moved. */
@@ -203,7 +205,11 @@ public final class Relocations {
     }
 
     Relocations relocations(List<NodeId> missing) {
+      before.root().walk(this::exchanged);
       for (NodeId id : missing) {
+        if (paths.containsKey(id)) {
+          continue;
+        }
         withItsPlacement(id)
             .or(() -> unlinkedFrom(id))
             .or(() -> kept(id))
@@ -221,6 +227,29 @@ public final class Relocations {
         }
       }
       return new Relocations(paths, asChild);
+    }
+
+    /** Where another piece was put in, what has a match there is that now. */
+    private void exchanged(Node node) {
+      after
+          .node(node.id())
+          .filter(other -> !piece(node).isEmpty() && !piece(other).isEmpty())
+          .filter(other -> !piece(node).equals(piece(other)))
+          .ifPresent(
+              other ->
+                  Exchange.nodes(node, other)
+                      .forEach(
+                          (from, to) -> {
+                            if (!after.has(from) && !before.has(to) && !paths.containsValue(to)) {
+                              paths.putIfAbsent(from, to);
+                            }
+                          }));
+    }
+
+    private static String piece(Node node) {
+      return node.kind() == Kind.PLACEMENT
+          ? node.placement().map(Placement::pieceId).orElse("")
+          : "";
     }
 
     /** What stood around the outermost of a kept part stands around its placement now. */

@@ -7,7 +7,10 @@ import goodbones.document.Placement;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * What a rollout did: what stood before and after, at every place that it wrote.
@@ -17,16 +20,29 @@ import java.util.TreeMap;
  * @param adopted the sites' adopted revisions
  * @param written the placements that were written; one that simply follows is not among them
  * @param filled the slots of the whole site that were filled
+ * @param by the piece that was put in its place everywhere; empty where its release was carried
+ * @param released the pieces that got a revision with that in it
  */
 public record Rollout(
     String pieceId,
     int revision,
     List<AdoptedStep> adopted,
     List<WrittenStep> written,
-    List<FilledStep> filled) {
+    List<FilledStep> filled,
+    String by,
+    List<ReleasedStep> released) {
   public Rollout(
       String pieceId, int revision, List<AdoptedStep> adopted, List<WrittenStep> written) {
     this(pieceId, revision, adopted, written, List.of());
+  }
+
+  public Rollout(
+      String pieceId,
+      int revision,
+      List<AdoptedStep> adopted,
+      List<WrittenStep> written,
+      List<FilledStep> filled) {
+    this(pieceId, revision, adopted, written, filled, "", List.of());
   }
 
   public Rollout {
@@ -36,6 +52,8 @@ public record Rollout(
     written = List.copyOf(written);
     // Records from before have none.
     filled = filled == null ? List.of() : List.copyOf(filled);
+    by = by == null ? "" : by;
+    released = released == null ? List.of() : List.copyOf(released);
   }
 
   /**
@@ -71,6 +89,9 @@ public record Rollout(
   public record FilledStep(
       String siteId, LocalKey slot, Optional<FieldValue> before, Optional<FieldValue> after) {}
 
+  /** A piece's current revision, before and after another piece was put into it. */
+  public record ReleasedStep(String pieceId, int before, int after) {}
+
   /** The slots of a site that it filled. */
   public List<FilledStep> filled(String siteId) {
     return filled.stream().filter(step -> step.siteId().equals(siteId)).toList();
@@ -78,7 +99,21 @@ public record Rollout(
 
   /** The sites that it reached. */
   public List<String> siteIds() {
-    return adopted.stream().map(AdoptedStep::siteId).distinct().toList();
+    return Stream.concat(
+            adopted.stream().map(AdoptedStep::siteId), written.stream().map(WrittenStep::siteId))
+        .distinct()
+        .toList();
+  }
+
+  /**
+   * The pieces of which placements at a site show another revision by it, or are themselves new.
+   */
+  public Set<String> pieces(String siteId) {
+    Set<String> pieces = new TreeSet<>(after(siteId).keySet());
+    written.stream()
+        .filter(step -> step.siteId().equals(siteId))
+        .forEach(step -> pieces.add(step.after().pieceId()));
+    return pieces;
   }
 
   /** The pieces that it carried to a site, with the revision that was shown there before. */

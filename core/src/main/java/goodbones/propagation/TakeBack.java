@@ -8,6 +8,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
+import goodbones.library.Exchange;
 import goodbones.library.Library;
 import goodbones.library.Picks;
 import goodbones.library.Placements;
@@ -99,12 +100,46 @@ public final class TakeBack {
           .forEach(
               (path, placement) -> {
                 Rollout.WrittenStep step = written.get(path);
-                if (carried.contains(placement.pieceId()) && !isHeldSince(placement, step)) {
+                if (step != null && isExchange(step)) {
+                  if (placement.pieceId().equals(step.after().pieceId())) {
+                    steps.add(exchangedBack(site, page.pageId(), path, placement, step));
+                  }
+                } else if (carried.contains(placement.pieceId()) && !isHeldSince(placement, step)) {
                   steps.add(step(site, page.pageId(), path, placement, step));
                 }
               });
     }
     return steps;
+  }
+
+  private static boolean isExchange(Rollout.WrittenStep step) {
+    return !step.before().pieceId().equals(step.after().pieceId());
+  }
+
+  /**
+   * The piece that stood there before comes back, as it was left; words that were written in the
+   * other one since go along. It is settled on the revision that the site shows of it.
+   */
+  private Step exchangedBack(
+      SiteNow site, String pageId, NodeId path, Placement now, Rollout.WrittenStep written) {
+    Placement before = written.before();
+    Placement back =
+        now.equals(written.after())
+            ? before
+            : new Exchange(library).of(now, site.adopted().shownBy(now), before);
+    Adopted then = site.adopted().with(rollout.before(site.siteId())).filled(filledBefore(site));
+    int to = then.shownBy(back);
+    Rebased rebased = Rebase.of(path, back, to, to, library, then);
+    boolean clean = isClean(rebased);
+    return new Step(
+        site.siteId(),
+        pageId,
+        path,
+        now,
+        rebased,
+        clean ? back.settled() : to,
+        clean ? back.dormantSince() : rebased.moved().dormantSince(),
+        rebased.questions());
   }
 
   /** What was held since goes on showing what it shows, with what it says there. */

@@ -2,6 +2,7 @@ package goodbones.library;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
@@ -10,7 +11,16 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.propagation.Rebase;
+import goodbones.propagation.Rebased;
 import goodbones.propagation.Rebasing;
+import goodbones.propagation.Replacement;
+import goodbones.propagation.Rollout;
+import goodbones.propagation.SiteNow;
+import goodbones.propagation.TakeBacks;
+import goodbones.propagation.Verdict;
+import goodbones.style.SiteFinishes;
+import goodbones.testing.HouseFinishes;
 import goodbones.testing.Shelf;
 import java.util.List;
 import java.util.Map;
@@ -153,5 +163,79 @@ class ExchangeTest {
     assertThat(words("p/w2/s-line")).isEqualTo("Two");
     Edit back = editor().apply(page, new Edit.Remove(P)).inverse();
     assertThat(back).as("it is removed and undone like any placement").isNotNull();
+  }
+
+  private static Node placing(String id, String piece) {
+    return Node.placing(NodeId.of(id), "", piece).withPlacement(Placement.of(piece).withSettled(1));
+  }
+
+  private static LocalKey words(NodeId node) {
+    return new LocalKey(node, Aspect.content("words"));
+  }
+
+  @Test
+  void whatPagesFilledInAPieceThatWasExchangedInAnotherGoesAlong() {
+    shelf.keep("holder", piece("h", placing("in", "wide")));
+    LocalValue mine = new LocalValue.ContentIs(Optional.of(new FieldValue.Words("Mine")));
+    Placement page =
+        Placement.of("holder")
+            .withSettled(1)
+            .withChange(words(NodeId.of("in/w-title")), Optional.of(mine))
+            .withChange(words(NodeId.of("in/w-label")), Optional.of(mine));
+    Node exchanged =
+        new Replacement(shelf, "wide")
+            .in(
+                shelf.revision("holder", 1).root(),
+                Showing.BOUND,
+                Placement.of("slim").withSettled(1))
+            .root();
+    shelf.release("holder", exchanged, asked -> Optional.empty());
+    Rebased rebased = Rebase.of(P, page, 1, 2, shelf, Showing.BOUND);
+    assertThat(rebased.verdicts())
+        .containsEntry(words(NodeId.of("in/s-title")), Verdict.STANDS)
+        .containsEntry(words(NodeId.of("in/w-label")), Verdict.GONE);
+    assertThat(rebased.questions()).hasSize(1);
+  }
+
+  @Test
+  void aReplacementTakenBackTakesWordsWrittenSinceAlong() {
+    write("p/w-title", "The title");
+    write("p/w-label", "The label");
+    Placement before = placement();
+    Replacement.Outcome outcome =
+        new Replacement(shelf, "wide").in(page, adopted, Placement.of("slim").withSettled(1));
+    Replacement.Replaced replaced = outcome.replaced().get(0);
+    assertThat(replaced.carried()).isEqualTo(1);
+    assertThat(replaced.kept()).containsOnlyKeys(words(NodeId.of("w-label")));
+    Rollout rollout =
+        new Rollout(
+            "wide",
+            1,
+            List.of(),
+            List.of(new Rollout.WrittenStep("site", "page", P, before, replaced.after())),
+            List.of(),
+            "slim",
+            List.of());
+    assertThat(takenBack(rollout, outcome.root())).isEqualTo(before);
+    page = outcome.root();
+    write("p/s-title", "Written since");
+    Placement back = takenBack(rollout, page);
+    assertThat(back.pieceId()).isEqualTo("wide");
+    assertThat(back.changes().get(words(NodeId.of("w-title"))))
+        .isEqualTo(new LocalValue.ContentIs(Optional.of(new FieldValue.Words("Written since"))));
+    assertThat(back.changes()).containsKey(words(NodeId.of("w-label")));
+  }
+
+  private Placement takenBack(Rollout rollout, Node now) {
+    SiteNow site =
+        new SiteNow(
+            "site",
+            new SiteFinishes(HouseFinishes.house(), Map.of()),
+            adopted,
+            List.of(new SiteNow.PageNow("page", 1, now)));
+    TakeBacks.Outcome outcome =
+        TakeBacks.of(shelf, List.of(rollout), List.of(site), asked -> Optional.empty());
+    assertThat(outcome.open()).isFalse();
+    return Placements.of(outcome.sites().get(0).pages().get(0).root()).get(P);
   }
 }

@@ -25,6 +25,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -260,7 +262,7 @@ public class Pieces implements Library {
     piece.released(next);
     pieces.saveAndFlush(piece);
     index("piece", piece.id(), Optional.empty(), root);
-    placed.clear("draft", piece.id());
+    write("draft", piece.id(), List.of());
     descriptions.shows(piece.id(), root, drawn(root), false);
     follow(piece.id(), asked -> Optional.empty());
     requireShallow(piece);
@@ -433,10 +435,50 @@ public class Pieces implements Library {
         new FollowUps(this, graph(), this::current)
             .bound(pieceId, earlier.root(), asked -> Optional.empty())
             .root();
+    return releaseBeside(piece, root, "Back to revision " + to, earlier.finishes());
+  }
+
+  /** A new revision of which the draft, if there is one, knows nothing. */
+  private int releaseBeside(PieceEntity piece, Node root, String note, int finishes) {
     Optional<String> draft = piece.draft();
-    int next = release(piece, root, "Back to revision " + to, earlier.finishes());
-    draft.ifPresent(json -> writeDraft(entity(pieceId), DocumentJson.read(json, Node.class)));
+    int next = release(piece, root, note, finishes);
+    draft.ifPresent(json -> writeDraft(entity(piece.id()), DocumentJson.read(json, Node.class)));
     return next;
+  }
+
+  /**
+   * Puts another piece where one stands in others: each of them gets a new revision by itself, and
+   * its draft, if there is one, has the other piece too.
+   *
+   * @param within what a document in which the piece stands becomes
+   * @return the pieces that got a revision, those that stand in others first
+   * @throws Refused if a piece would come to contain itself, or may not stand there
+   */
+  @Transactional
+  public List<String> replace(String pieceId, String note, UnaryOperator<Node> within) {
+    Set<String> containing = new TreeSet<>();
+    placed.containing(pieceId).forEach(in -> containing.add(in.container()));
+    List<String> order = new ArrayList<>(graph().upwards(containing));
+    order.retainAll(containing);
+    List<String> released = new ArrayList<>();
+    for (String id : order) {
+      PieceState before = get(id);
+      Revision current = revision(id, before.current());
+      Node root = within.apply(current.root());
+      Node draft = within.apply(before.root());
+      for (Node one : List.of(root, draft)) {
+        requireNotInItself(entity(id), one);
+        Catalogue.requireNoneNew(drawn(current.root()), drawn(one));
+      }
+      if (!root.equals(current.root())) {
+        releaseBeside(entity(id), root, note, current.finishes());
+        released.add(id);
+      }
+      if (before.draft()) {
+        writeDraft(entity(id), draft);
+      }
+    }
+    return released;
   }
 
   private void goBackOn(RevisionEntity.Key key) {
@@ -469,7 +511,6 @@ public class Pieces implements Library {
       placed.in("piece", ownerId).forEach(newlyPlaced::remove);
     }
     descriptions.requireMayHold(siteId.orElseGet(() -> descriptions.siteOf(ownerId)), newlyPlaced);
-    placed.clear(ownerKind, ownerId);
     List<PlacedRow> rows = new ArrayList<>();
     Placements.of(root)
         .forEach(
@@ -477,6 +518,14 @@ public class Pieces implements Library {
                 rows.add(
                     new PlacedRow(
                         new PlacedRow.Key(ownerKind, ownerId, path.value()), siteId, placement)));
+    write(ownerKind, ownerId, rows);
+  }
+
+  private void write(String ownerKind, String ownerId, List<PlacedRow> rows) {
+    Set<PlacedRow.Key> now = new HashSet<>();
+    rows.forEach(row -> now.add(row.id()));
+    placed.deleteAll(
+        placed.of(ownerKind, ownerId).stream().filter(row -> !now.contains(row.id())).toList());
     placed.saveAll(rows);
   }
 

@@ -2,14 +2,13 @@ package goodbones.server.library;
 
 import java.util.Collection;
 import java.util.List;
-import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.CrudRepository;
 
 interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
-  @Modifying
-  @Query("delete from PlacedRow p where p.id.ownerKind = :kind and p.id.ownerId = :owner")
-  void clear(String kind, String owner);
+  /** What is placed in one document itself. */
+  @Query("select p from PlacedRow p where p.id.ownerKind = :kind and p.id.ownerId = :owner")
+  List<PlacedRow> of(String kind, String owner);
 
   @Query(
       "select new goodbones.server.library.Reach(count(p), count(distinct p.id.ownerId),"

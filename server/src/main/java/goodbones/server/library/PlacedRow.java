@@ -42,6 +42,10 @@ class PlacedRow {
     this.changes = placement.changes().size();
   }
 
+  Key id() {
+    return id;
+  }
+
   Use use() {
     int stays = isOnPage() ? (pinned == null ? 0 : pinned) : settled;
     return new Use(

@@ -46,8 +46,9 @@ class Records {
             .distinct()
             .map(piece -> pieces.get(piece).name())
             .toList(),
+        rollout.by().isEmpty() ? "" : pieces.get(rollout.by()).name(),
         kept.takenBack(),
-        backTo(kept),
+        rollout.by().isEmpty() ? backTo(kept) : 0,
         pieces.version(kept.pieceId()));
   }
 

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 class RolloutController {
   private final Planning planning;
   private final Applying applying;
+  private final Replacing replacing;
   private final TakingBack takingBack;
   private final GoingBack goingBack;
 
@@ -24,9 +25,14 @@ class RolloutController {
   private final ReentrantLock oneAtATime = new ReentrantLock();
 
   RolloutController(
-      Planning planning, Applying applying, TakingBack takingBack, GoingBack goingBack) {
+      Planning planning,
+      Applying applying,
+      Replacing replacing,
+      TakingBack takingBack,
+      GoingBack goingBack) {
     this.planning = planning;
     this.applying = applying;
+    this.replacing = replacing;
     this.takingBack = takingBack;
     this.goingBack = goingBack;
   }
@@ -79,6 +85,19 @@ class RolloutController {
     return alone(() -> applying.apply(request, user.getName()));
   }
 
+  /** What putting another piece in the place of one everywhere would do. */
+  @GetMapping("/replacement")
+  ReplacementViews.ReplacementPlan replacement(
+      @RequestParam String piece, @RequestParam String by) {
+    return alone(() -> replacing.plan(piece, by));
+  }
+
+  /** Puts another piece in the place of one everywhere, and retires that. */
+  @PostMapping("/replacement")
+  RolloutViews.Done replace(@RequestBody ReplacementViews.ReplaceRequest request, Principal user) {
+    return alone(() -> replacing.replace(request, user.getName()));
+  }
+
   /** What taking a rollout back would do, under the decisions made so far. */
   @PostMapping("/{id}/take-back/plan")
   RolloutViews.TakeBackPlan takeBackPlan(
@@ -88,7 +107,7 @@ class RolloutController {
 
   @PostMapping("/{id}/take-back")
   RolloutViews.Done takeBack(
-      @PathVariable long id, @RequestBody RolloutViews.TakeBackRequest request) {
-    return alone(() -> takingBack.takeBack(id, request.decisions()));
+      @PathVariable long id, @RequestBody RolloutViews.TakeBackRequest request, Principal user) {
+    return alone(() -> takingBack.takeBack(id, request.decisions(), user.getName()));
   }
 }

@@ -46,6 +46,7 @@ final class RolloutViews {
 
   /**
    * @param along the pieces whose follow-ups were carried with it
+   * @param replacedBy the piece that was put in its place everywhere; empty where it was carried
    * @param takenBack when, or null while it holds
    * @param backTo the revision that the library can go back to, as nobody shows this one any more;
    *     0 if that is not so
@@ -59,6 +60,7 @@ final class RolloutViews {
       String by,
       List<String> sites,
       List<String> along,
+      String replacedBy,
       @Nullable Instant takenBack,
       int backTo,
       long pieceVersion) {}

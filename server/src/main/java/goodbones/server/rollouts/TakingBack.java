@@ -7,11 +7,13 @@ import goodbones.propagation.Settlement;
 import goodbones.propagation.SiteNow;
 import goodbones.propagation.TakeBacks;
 import goodbones.server.finishes.FinishesStore;
+import goodbones.server.library.Descriptions;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.rollouts.RolloutViews.Decision;
 import goodbones.server.rollouts.RolloutViews.Done;
+import goodbones.server.rollouts.RolloutViews.GoBackRequest;
 import goodbones.server.rollouts.RolloutViews.QuestionView;
 import goodbones.server.rollouts.RolloutViews.TakeBackPlan;
 import goodbones.server.sites.PageState;
@@ -41,6 +43,8 @@ class TakingBack {
   private final Pieces pieces;
   private final Sites sites;
   private final FinishesStore finishes;
+  private final Descriptions descriptions;
+  private final GoingBack goingBack;
   private final Clock clock;
 
   TakingBack(
@@ -50,6 +54,8 @@ class TakingBack {
       Pieces pieces,
       Sites sites,
       FinishesStore finishes,
+      Descriptions descriptions,
+      GoingBack goingBack,
       Clock clock) {
     this.repository = repository;
     this.now = now;
@@ -57,6 +63,8 @@ class TakingBack {
     this.pieces = pieces;
     this.sites = sites;
     this.finishes = finishes;
+    this.descriptions = descriptions;
+    this.goingBack = goingBack;
     this.clock = clock;
   }
 
@@ -91,7 +99,7 @@ class TakingBack {
 
   private static Set<String> carried(List<Rollout> rollouts, String siteId) {
     return rollouts.stream()
-        .flatMap(rollout -> rollout.after(siteId).keySet().stream())
+        .flatMap(rollout -> rollout.pieces(siteId).stream())
         .collect(Collectors.toSet());
   }
 
@@ -125,7 +133,7 @@ class TakingBack {
    * @throws BadInput if a question is open
    */
   @Transactional(isolation = Isolation.SERIALIZABLE)
-  Done takeBack(long id, List<Decision> decisions) {
+  Done takeBack(long id, List<Decision> decisions, String user) {
     way(id, decisions).outcome().sites().stream().map(SiteNow::siteId).forEach(sites::hold);
     Way way = way(id, decisions);
     if (way.outcome().open()) {
@@ -136,10 +144,26 @@ class TakingBack {
               + sites.pageTitle(first.pageId())
               + "” was edited since the rollout; decide what becomes of every edit first");
     }
+    List<RolloutEntity> replacements =
+        way.rollouts().stream().filter(kept -> !kept.rollout().by().isEmpty()).toList();
+    replacements.forEach(kept -> descriptions.bringBack(kept.pieceId()));
     way.outcome().sites().forEach(this::write);
+    replacements.forEach(kept -> goBack(kept.rollout(), user));
     way.rollouts().forEach(kept -> kept.takeBack(clock.instant()));
     repository.saveAll(way.rollouts());
     return records.done(way.rollouts().get(way.rollouts().size() - 1));
+  }
+
+  /** The pieces in which another one was put have the first one again, as far as none went on. */
+  private void goBack(Rollout replacement, String user) {
+    List<Rollout.ReleasedStep> outermostFirst = new ArrayList<>(replacement.released());
+    Collections.reverse(outermostFirst);
+    for (Rollout.ReleasedStep step : outermostFirst) {
+      if (pieces.current(step.pieceId()) == step.after()) {
+        goingBack.goBack(
+            new GoBackRequest(step.pieceId(), pieces.version(step.pieceId()), step.before()), user);
+      }
+    }
   }
 
   private void write(SiteNow after) {
