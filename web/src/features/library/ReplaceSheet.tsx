@@ -6,7 +6,7 @@ import { count, names } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Loading, Mark } from '../../ui/States';
 import { isOffered } from '../../workbench/hands/actions';
-import { PieceChoice } from '../../workbench/hands/PieceChoice';
+import { PieceChoice } from './PieceChoice';
 import type { Card } from './filter';
 
 type Plan = Schemas['ReplacementPlan'];

@@ -113,6 +113,8 @@ type Props = {
   /** The height of one screen at this width, in px; what vh refers to. */
   screen: number;
   scale: number;
+  /** Whether what is lower than one screen is shown in a whole one. */
+  wholeScreen?: boolean;
   onKey?: (event: KeyboardEvent) => void;
   /** Called whenever the drawing may have moved. */
   onDrawn?: (canvas: Canvas) => void;
@@ -122,7 +124,8 @@ type Props = {
  * A document drawn in a viewport that really has the given width, unrolled to its full height. When
  * the drawing changes, the document is brought up to it in place, so that nothing flickers.
  */
-export function LiveFrame({ drawing, title, width, screen, scale, onKey, onDrawn }: Props) {
+export function LiveFrame(props: Props) {
+  const { drawing, title, width, screen, scale, wholeScreen = false, onKey, onDrawn } = props;
   const [first] = useState(() => pageOf(drawing));
   const drawn = useRef(drawing);
   const finding = useRef<{ doc: Document; element: Canvas['element'] }>(undefined);
@@ -141,7 +144,12 @@ export function LiveFrame({ drawing, title, width, screen, scale, onKey, onDrawn
     },
     [onDrawn],
   );
-  const { doc, viewport } = useDocument({ empty: screen, onMoved, onKey });
+  const { doc, viewport } = useDocument({
+    empty: screen,
+    ...(wholeScreen ? { least: screen } : {}),
+    onMoved,
+    onKey,
+  });
 
   useLayoutEffect(() => {
     if (!doc || drawn.current === drawing) return;

@@ -3,6 +3,8 @@ import { memo, useEffect, useRef, useState, type RefObject } from 'react';
 type Wants = {
   /** How high the viewport is while there is nothing in it, in px; else as low as it can be. */
   empty?: number;
+  /** It is never lower than this, in px. */
+  least?: number;
   /** Called when the document is there and whenever something in it may have moved. */
   onMoved: (doc: Document) => void;
   /** A click leads nowhere by itself. */
@@ -14,7 +16,7 @@ const NOTHING = 8;
 const LEAST = 40;
 
 /** The document of a viewport, undefined until it is there, its height, and what is done in it. */
-export function useDocument({ empty = LEAST, onMoved, onClick, onKey }: Wants) {
+export function useDocument({ empty = LEAST, least = LEAST, onMoved, onClick, onKey }: Wants) {
   const frame = useRef<HTMLIFrameElement>(null);
   const [doc, setDoc] = useState<Document>();
   const [height, setHeight] = useState(empty);
@@ -23,7 +25,7 @@ export function useDocument({ empty = LEAST, onMoved, onClick, onKey }: Wants) {
     if (!doc) return;
     const fit = () => {
       const tall = Math.ceil(doc.body.getBoundingClientRect().height);
-      setHeight(tall < NOTHING ? empty : Math.max(LEAST, tall));
+      setHeight(tall < NOTHING ? Math.max(least, empty) : Math.max(least, tall));
       onMoved(doc);
     };
     const observer = new ResizeObserver(fit);
@@ -32,7 +34,7 @@ export function useDocument({ empty = LEAST, onMoved, onClick, onKey }: Wants) {
     return () => {
       observer.disconnect();
     };
-  }, [doc, empty, onMoved]);
+  }, [doc, empty, least, onMoved]);
 
   useEffect(() => {
     if (!doc) return;

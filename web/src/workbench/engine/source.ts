@@ -14,6 +14,7 @@ export type FitView = Schemas['FitView'];
 export type Pulse = Schemas['Pulse'];
 export type ClipView = Schemas['ClipView'];
 export type Guessed = Schemas['Guessed'];
+export type TieView = Schemas['TieView'];
 export type EditRequest = Schemas['EditRequest'];
 export type AskedEdit = Schemas['AskedEdit'];
 /** The edits of some types. */
@@ -57,6 +58,8 @@ export type Source = {
   load: () => Promise<WorkbenchAnswer>;
   ladder: (nodes: readonly string[], device: DeviceKey, state: string) => Promise<LadderView>;
   edit: (edit: EditRequest) => Promise<WorkbenchAnswer>;
+  /** What an edit would come to; nothing is kept. */
+  tried: (edit: EditRequest) => Promise<WorkbenchAnswer>;
   undo: (turn: Turn) => Promise<WorkbenchAnswer>;
   redo: (turn: Turn) => Promise<WorkbenchAnswer>;
   /** Leaving is told even while the tab closes. */
@@ -65,6 +68,8 @@ export type Source = {
   clip: (nodes: readonly string[]) => Promise<ClipView>;
   /** What is guessed of a thing that might be kept as a piece. */
   guess: (node: string) => Promise<Guessed>;
+  /** The pieces that a copy could be tied to, those that fit best first. */
+  ties: (node: string) => Promise<TieView[]>;
 };
 
 export function pageSource(id: string): Source {
@@ -79,6 +84,7 @@ export function pageSource(id: string): Source {
         }),
       ),
     edit: (body) => answer(api.POST('/api/pages/{id}/edits', { params: { path }, body })),
+    tried: (body) => answer(api.POST('/api/pages/{id}/tried', { params: { path }, body })),
     undo: (body) => answer(api.POST('/api/pages/{id}/undo', { params: { path }, body })),
     redo: (body) => answer(api.POST('/api/pages/{id}/redo', { params: { path }, body })),
     here: (body) =>
@@ -88,6 +94,7 @@ export function pageSource(id: string): Source {
       answer(api.GET('/api/pages/{id}/clip', { params: { path, query: { node: [...nodes] } } })),
     guess: (node) =>
       answer(api.GET('/api/pages/{id}/guess', { params: { path, query: { node } } })),
+    ties: (node) => answer(api.GET('/api/pages/{id}/ties', { params: { path, query: { node } } })),
   };
 }
 
@@ -105,6 +112,7 @@ export function pieceSource(id: string, site: string, variant = ''): Source {
         }),
       ),
     edit: (body) => answer(api.POST('/api/pieces/{id}/edits', { params: { path, query }, body })),
+    tried: (body) => answer(api.POST('/api/pieces/{id}/tried', { params: { path, query }, body })),
     undo: (body) => answer(api.POST('/api/pieces/{id}/undo', { params: { path, query }, body })),
     redo: (body) => answer(api.POST('/api/pieces/{id}/redo', { params: { path, query }, body })),
     here: (body) =>
@@ -124,5 +132,7 @@ export function pieceSource(id: string, site: string, variant = ''): Source {
       ),
     guess: (node) =>
       answer(api.GET('/api/pieces/{id}/guess', { params: { path, query: { ...query, node } } })),
+    ties: (node) =>
+      answer(api.GET('/api/pieces/{id}/ties', { params: { path, query: { ...query, node } } })),
   };
 }

@@ -26,6 +26,7 @@ function open(onEdit: (edit: AskedEdit) => Promise<unknown> = () => Promise.reso
       site="s"
       itself=""
       onEdit={edit}
+      onTry={vi.fn()}
       onClose={onClose}
     />,
     { wrapper: withQueries() },

@@ -1,6 +1,6 @@
 import { useDraggable } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { answer, api } from '../../api/client';
 import { useOutside } from '../../ui/useOutside';
 import { addables, addTo, spotFor, type Addable, type May, type Spot, isOffered } from './actions';
@@ -24,6 +24,8 @@ type Props = {
   /** The piece that is worked on, which cannot stand in itself; empty on a page. */
   itself: string;
   onEdit: (edit: AskedEdit) => Promise<unknown>;
+  /** Shows in place what an edit would come to. */
+  onTry: (edit: AskedEdit | undefined) => void;
   onClose: () => void;
 };
 
@@ -42,7 +44,8 @@ function named(all: readonly Addable[], typed: string): readonly Addable[] {
 }
 
 /** Anything is added by its name, where it is wanted. */
-export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit, onClose }: Props) {
+export function AddBox(props: Props) {
+  const { tree, may, fresh, node, at, spot, site, itself, onEdit, onTry, onClose } = props;
   const library = useQuery({
     queryKey: ['pieces'],
     queryFn: () => answer(api.GET('/api/pieces')),
@@ -85,16 +88,29 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
   const home = where && tree.byId.get(where.node);
 
   useOutside(box, onClose);
+  // What is tried belongs to the box: it goes with it.
+  useEffect(
+    () => () => {
+      onTry(undefined);
+    },
+    [onTry],
+  );
+  const place = (item: Addable, to: Spot): AskedEdit =>
+    item.kind === 'placement'
+      ? { type: 'PLACE', node: to.node, before: to.before, piece: item.value, shell }
+      : addTo(to, item);
+  /** A piece that the arrow keys come to is shown in its place. */
+  const tryOut = (item: Addable | undefined) => {
+    const to = item?.kind === 'placement' ? spotOf(item) : undefined;
+    onTry(item && to && place(item, to));
+  };
 
   const add = async (item: Addable | undefined) => {
     const to = item && spotOf(item);
     if (!item || !to || asked.current) return;
     asked.current = true;
-    const failed = await onEdit(
-      item.kind === 'placement'
-        ? { type: 'PLACE', node: to.node, before: to.before, piece: item.value, shell }
-        : addTo(to, item),
-    );
+    onTry(undefined);
+    const failed = await onEdit(place(item, to));
     asked.current = false;
     if (failed instanceof Error) setProblem(failed.message);
     else onClose();
@@ -121,6 +137,7 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
         onChange={(e) => {
           setTyped(e.target.value);
           setChosen(0);
+          onTry(undefined);
         }}
         onKeyDown={(event) => {
           event.stopPropagation();
@@ -128,7 +145,9 @@ export function AddBox({ tree, may, fresh, node, at, spot, site, itself, onEdit,
           else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
             event.preventDefault();
             const by = event.key === 'ArrowDown' ? 1 : -1;
-            setChosen((chosen + by + found.length) % Math.max(1, found.length));
+            const next = (chosen + by + found.length) % Math.max(1, found.length);
+            setChosen(next);
+            tryOut(found[next]);
           } else if (event.key === 'Enter') {
             event.preventDefault();
             void add(current);

@@ -8,6 +8,7 @@ import {
   CopyPlus,
   FlipHorizontal2,
   Library,
+  LibraryBig,
   ListPlus,
   LogIn,
   Pencil,
@@ -18,6 +19,7 @@ import {
 
 export type HandAction =
   | 'add'
+  | 'library'
   | 'duplicate'
   | 'copy'
   | 'paste'
@@ -56,8 +58,10 @@ const tools: readonly { action: HandAction; label: string; key: string; icon: ty
 export function HandBar({ kind, count, onAct }: Props) {
   return (
     <div role="toolbar" aria-label="Thing in hand" className="border-y border-line py-1">
-      <p className="flex items-baseline justify-between text-[12.5px] px-1 pb-0.5">
-        <span className="font-semibold capitalize">{count > 1 ? `${count} in hand` : kind}</span>
+      <p className="flex items-baseline gap-2 text-[12.5px] px-1 pb-0.5">
+        <span className="font-semibold capitalize mr-auto">
+          {count > 1 ? `${count} in hand` : kind}
+        </span>
         <button
           type="button"
           className="text-verdigris font-medium inline-flex items-center gap-1 hover:underline"
@@ -68,6 +72,17 @@ export function HandBar({ kind, count, onAct }: Props) {
           }}
         >
           <Plus size={13} className="self-center" /> Add
+        </button>
+        <button
+          type="button"
+          className="text-verdigris font-medium inline-flex items-center gap-1 hover:underline"
+          title="The library, to try pieces in place (L)"
+          aria-label="Library"
+          onClick={(event) => {
+            onAct('library', event.currentTarget.getBoundingClientRect());
+          }}
+        >
+          <LibraryBig size={13} className="self-center" /> Library
         </button>
       </p>
       <div className="flex flex-wrap gap-px">

@@ -35,6 +35,7 @@ const deeds: ReadonlyMap<string, Deed> = new Map<string, Deed>([
   ['Escape', { is: 'let go' }],
   ['/', { is: 'find' }],
   ['a', act('add')],
+  ['l', act('library')],
   ['m', act('mirror')],
   ['r', act('row')],
   ['b', act('box')],

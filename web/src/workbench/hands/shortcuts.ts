@@ -17,6 +17,7 @@ export const shortcuts: readonly { title: string; keys: readonly (readonly [stri
       title: 'Build',
       keys: [
         ['A', 'add by name'],
+        ['L', 'the library: ↓ ↑ try a piece in place'],
         ['Enter', 'edit the words, or go to its fields'],
         ['/', 'find a setting by name'],
         ['Alt ↓ ↑', 'move among its siblings'],

@@ -22,6 +22,7 @@ type Props = {
   /** Whether the keys are needed elsewhere. */
   busy: boolean;
   onAdd: (at: Point) => void;
+  onLibrary: () => void;
   onRename: () => void;
   onEnter: (node: NodeView) => void;
   onPreview: () => void;
@@ -57,6 +58,9 @@ export function useDeeds(props: Props) {
     switch (action) {
       case 'add':
         props.onAdd(at);
+        break;
+      case 'library':
+        props.onLibrary();
         break;
       case 'duplicate':
         void edit({ type: 'DUPLICATE', nodes });

@@ -13,6 +13,7 @@ type Props = {
   lead: DeviceKey;
   onEdit: (edit: AskedEdit) => void;
   onExchange: () => void;
+  onTie: () => void;
   onPick: (node: string) => void;
   actions?: ReactNode;
 };
@@ -25,6 +26,7 @@ export function FootLine({
   lead,
   onEdit,
   onExchange,
+  onTie,
   onPick,
   actions,
 }: Props) {
@@ -33,7 +35,7 @@ export function FootLine({
   return (
     <footer
       aria-label="Reach"
-      className="col-span-3 border-t border-ink bg-paper flex items-center gap-4 px-4 h-12 text-[13px]"
+      className="col-span-full border-t border-ink bg-paper flex items-center gap-4 px-4 h-12 text-[13px]"
     >
       {placement ? (
         <PlacementReach
@@ -62,6 +64,15 @@ export function FootLine({
             }}
           >
             {hidden ? `Show on ${lead}` : `Hide on ${lead}`}
+          </Button>
+        )}
+        {!placement && node.parent !== '' && (
+          <Button
+            look="quiet"
+            title="Make it a placement of a piece that is built like it; nothing seen changes"
+            onClick={onTie}
+          >
+            Tie to a piece
           </Button>
         )}
         {placement && !placement.bound && (

@@ -196,13 +196,21 @@ const goesTo: Record<DeviceKey, string> = {
   phone: 'leads, edits go to phone alone',
 };
 
+type DimensionProps = Pick<PaneProps, 'device' | 'isLead'> & {
+  /** For the whole caption, in px. */
+  room: number;
+};
+
+/** Below this there is no room to say where edits go, in px. */
+const ROOMY = 420;
+
 /** The caption of a frame: a dimension line with its width on it. */
-function Dimension({ device, isLead }: Pick<PaneProps, 'device' | 'isLead'>) {
+function Dimension({ device, isLead, room }: DimensionProps) {
   const arm = 'flex-1 min-w-3 h-px bg-ink relative';
   const end = 'absolute -top-1 h-[9px] w-px bg-ink';
   return (
     <h2
-      title={`${device.title}, ${device.width} px wide`}
+      title={`${device.title}, ${device.width} px wide${isLead ? `: ${goesTo[device.key]}` : ''}`}
       className="flex-1 min-w-0 flex items-center gap-1.5 font-sans font-bold"
     >
       <span aria-hidden className={arm}>
@@ -211,7 +219,11 @@ function Dimension({ device, isLead }: Pick<PaneProps, 'device' | 'isLead'>) {
       <span className="truncate">
         <span className="sr-only">{device.title} </span>
         {device.width}
-        {isLead && <span className="font-normal text-soft">, {goesTo[device.key]}</span>}
+        {isLead && (
+          <span className="font-normal text-soft">
+            , {room < ROOMY ? 'leads' : goesTo[device.key]}
+          </span>
+        )}
       </span>
       <span aria-hidden className={arm}>
         <span className={`${end} right-0`} />
@@ -267,7 +279,7 @@ function Pane(props: PaneProps) {
       <header
         className={`flex items-center whitespace-nowrap h-9 ${isLead ? 'gap-2 text-[12.5px]' : 'gap-1.5 text-[11.5px]'}`}
       >
-        <Dimension device={device} isLead={isLead} />
+        <Dimension device={device} isLead={isLead} room={room} />
         {!isLead && (
           <button
             type="button"
@@ -298,6 +310,7 @@ function Pane(props: PaneProps) {
             width={device.width}
             screen={device.screen}
             scale={scale}
+            wholeScreen={isLead}
             onKey={onKey}
             onDrawn={setCanvas}
           />

@@ -3,20 +3,20 @@ import type { Problem } from '../../api/client';
 import type { May, Spot } from '../hands/actions';
 import { AddBox } from '../hands/AddBox';
 import type { DeviceKey } from '../engine/devices';
-import { ExchangeSheet } from '../hands/ExchangeSheet';
 import type { Point } from '../canvas/geometry';
 import { KeepSheet } from '../hands/KeepSheet';
 import { LevelChoice } from '../hands/LevelChoice';
+import { TieSheet } from '../hands/TieSheet';
 import type { Drawing } from '../engine/drawing';
 import { Preview } from './Preview';
-import type { AskedEdit, NodeView, PlacementView, Source, WorkbenchView } from '../engine/source';
+import type { AskedEdit, NodeView, Source, WorkbenchView } from '../engine/source';
 import type { Tree } from '../engine/tree';
 
 /** What lies over the workbench; one thing at a time. */
 export type Over =
   | { is: 'add'; node: string; at: Point; spot: Spot | undefined }
   | { is: 'levels'; at: Point; nodes: readonly string[] }
-  | { is: 'keep' | 'exchange' | 'preview' };
+  | { is: 'keep' | 'tie' | 'preview' };
 
 type Props = {
   over: Over;
@@ -27,26 +27,17 @@ type Props = {
   drawing: Drawing;
   lead: DeviceKey;
   inHand: NodeView;
-  placement: PlacementView | undefined;
   /** The place for something that is added where the pointer is. */
   spotAt: (at: Point) => Spot | undefined;
   onOver: (over: Over | undefined) => void;
   onPick: (node: string) => void;
   onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
+  onTry: (edit: AskedEdit | undefined) => void;
 };
-
-/** The kind of what is around a placement that a node stands in. */
-function around(tree: Tree, node: NodeView, placement: string): string {
-  const outside = tree
-    .chain(node)
-    .toReversed()
-    .find((n) => n.placement !== placement && !n.placement.startsWith(`${placement}/`));
-  return outside?.kind ?? '';
-}
 
 /** Sheets and boxes over the workbench. */
 export function Overlays(props: Props): ReactNode {
-  const { over, view, tree, may, inHand, placement, onOver, onPick, onEdit } = props;
+  const { over, view, tree, may, inHand, onOver, onPick, onEdit } = props;
   const itself = view.piece ? view.id : '';
   const onClose = () => {
     onOver(undefined);
@@ -62,18 +53,15 @@ export function Overlays(props: Props): ReactNode {
           onClose={onClose}
         />
       );
-    case 'exchange':
+    case 'tie':
       return (
-        placement && (
-          <ExchangeSheet
-            placement={placement}
-            may={may.get(around(tree, inHand, placement.id)) ?? []}
-            site={view.siteId}
-            itself={itself}
-            onEdit={onEdit}
-            onClose={onClose}
-          />
-        )
+        <TieSheet
+          source={props.source}
+          node={inHand}
+          site={view.siteId}
+          onEdit={onEdit}
+          onClose={onClose}
+        />
       );
     case 'add':
       return (
@@ -87,6 +75,7 @@ export function Overlays(props: Props): ReactNode {
           site={view.siteId}
           itself={itself}
           onEdit={onEdit}
+          onTry={props.onTry}
           onClose={onClose}
         />
       );

@@ -29,11 +29,13 @@ import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
 import { ReferenceMenu, useReference } from '../canvas/ReferencePicture';
 import { Rename } from './Rename';
 import type { AskedEdit, NodeView, Source, WorkbenchAnswer, WorkbenchView } from '../engine/source';
-import { treeOf } from '../engine/tree';
+import { treeOf, type Tree } from '../engine/tree';
 import { useCarrying, type Surface } from '../hands/useCarrying';
 import { useClipboard } from '../hands/useClipboard';
 import { itemNodes } from '../engine/items';
+import { LibraryDrawer, type DrawerUse } from '../hands/LibraryDrawer';
 import { useDeeds } from '../hands/useDeeds';
+import { useTrying } from '../hands/useTrying';
 import { Typing } from '../../ui/useDraft';
 import { useHand } from '../hands/useHand';
 import { usePresence } from './usePresence';
@@ -51,8 +53,35 @@ function hasWords(node: NodeView): boolean {
   return !holdsOthers(node.kind) && node.kind !== 'picture';
 }
 
+const nothing: readonly NodeView[] = [];
+
+/** The kind of what is around a placement that a node stands in. */
+function around(tree: Tree, node: NodeView, placement: string): string {
+  const outside = tree
+    .chain(node)
+    .toReversed()
+    .find((n) => n.placement !== placement && !n.placement.startsWith(`${placement}/`));
+  return outside?.kind ?? '';
+}
+
+function drawingOf(view: WorkbenchView): Drawing {
+  return { language: view.language, css: view.css, open: view.open, blocks: view.blocks };
+}
+
+/** What an edit would come to, as it is drawn; what it puts down is in hand. */
+function trialOf(view: WorkbenchView) {
+  const tree = treeOf(view.page, view.blocks);
+  return {
+    drawing: drawingOf(view),
+    tree,
+    inHand: tree.byId.get(view.made[0] ?? '') ?? tree.root,
+    pieces: new Map(view.placements.map((p) => [p.id, p.pieceName])),
+    items: itemNodes(view.lists),
+  };
+}
+
 /** Edits after which it is looked whether what was put down fits. */
-const putsDown = new Set(['PASTE', 'PASTE_HTML', 'PLACE']);
+const putsDown = new Set(['PASTE', 'PASTE_HTML', 'PLACE', 'EXCHANGE']);
 
 /** Page drawing, three widths, ladder and foot line: the same for a page and for a piece. */
 export function Workbench(props: Props) {
@@ -84,6 +113,7 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   /** The thing whose settings the keys go to as soon as they are there. */
   const [entering, setEntering] = useState('');
   const [over, setOver] = useState<Over>();
+  const [drawer, setDrawer] = useState<DrawerUse>();
   const [renaming, setRenaming] = useState(false);
   /** Whether what is set in an item of a list is for that item alone. */
   const [alone, setAlone] = useState(false);
@@ -99,6 +129,9 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     [view.language, view.css, view.open, view.blocks],
   );
   const tree = useMemo(() => treeOf(view.page, view.blocks), [view.page, view.blocks]);
+  const { tried, refused, tryOut } = useTrying(source, view);
+  /** What is drawn while something is tried: all of it, with that in hand. */
+  const trial = useMemo(() => tried && trialOf(tried), [tried]);
   const pieceNames = useMemo(
     () => new Map(view.placements.map((p) => [p.id, p.pieceName])),
     [view.placements],
@@ -211,6 +244,9 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
     nearHand,
     busy: typing !== '' || over?.is === 'preview',
     onAdd: openAdd,
+    onLibrary: () => {
+      setDrawer('insert');
+    },
     onRename: () => {
       setRenaming(true);
     },
@@ -260,9 +296,20 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const section = tree.chain(inHand)[1];
   const placement = view.placements.find((p) => p.id === inHand.placement);
   const isPage = view.piece === undefined || view.piece === null;
+  /** A touch on what is only tried lets go of it. */
+  const lettingGo = (deed: () => void) => {
+    if (trial) tryOut(undefined);
+    else deed();
+  };
   return (
     <DndContext {...carrying} autoScroll={{ threshold: { x: 0, y: 0.12 } }}>
-      <div className="grid grid-cols-[200px_minmax(0,1fr)_312px] grid-rows-[minmax(0,1fr)_auto] h-full">
+      <div
+        className={`grid grid-rows-[minmax(0,1fr)_auto] h-full ${
+          drawer
+            ? 'grid-cols-[200px_232px_minmax(0,1fr)_312px]'
+            : 'grid-cols-[200px_minmax(0,1fr)_312px]'
+        }`}
+      >
         <BarSlot>
           <Others others={here} tree={tree.byId} />
           <SavingState saving={bench.saving} />
@@ -282,10 +329,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           <div className="pl-1">{heading(view, bench.replace)}</div>
           <div className="overflow-y-auto min-h-24 max-h-[46%] shrink-0 pt-2 [scrollbar-width:thin]">
             <PageDrawing
-              drawing={drawing}
-              tree={tree}
-              placements={view.placements}
-              inHand={section?.id ?? ''}
+              drawing={trial?.drawing ?? drawing}
+              tree={trial?.tree ?? tree}
+              placements={(tried ?? view).placements}
+              inHand={(trial ? trial.tree.chain(trial.inHand)[1] : section)?.id ?? ''}
               renaming={renaming && inHand.id === section?.id}
               onPick={pick}
               onRename={(node, value) => void edit({ type: 'RENAME', node, value })}
@@ -326,24 +373,53 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
             />
           )}
         </aside>
+        {drawer && (
+          <LibraryDrawer
+            tree={tree}
+            may={may}
+            node={inHand}
+            placement={placement}
+            mayThere={may.get(placement ? around(tree, inHand, placement.id) : '') ?? []}
+            use={drawer}
+            onUse={setDrawer}
+            site={view.siteId}
+            itself={isPage ? '' : view.id}
+            refused={refused}
+            onTry={tryOut}
+            onEdit={edit}
+            onClose={() => {
+              setDrawer(undefined);
+            }}
+          />
+        )}
         <div className="min-h-0 min-w-0 bg-paper relative">
           <Frames
-            drawing={drawing}
-            tree={tree}
+            drawing={trial?.drawing ?? drawing}
+            tree={trial?.tree ?? tree}
             lead={lead}
-            inHand={inHand}
-            also={others}
-            pieces={pieceNames}
-            items={items}
-            typing={typing}
+            inHand={trial?.inHand ?? inHand}
+            also={trial ? nothing : others}
+            pieces={trial?.pieces ?? pieceNames}
+            items={trial?.items ?? items}
+            typing={trial ? '' : typing}
             site={view.siteId}
             reference={reference}
             onReference={setReference}
             onLead={onLead}
-            onPick={pick}
-            onType={type}
+            onPick={(node, more) => {
+              lettingGo(() => {
+                pick(node, more);
+              });
+            }}
+            onType={(node) => {
+              lettingGo(() => {
+                type(node);
+              });
+            }}
             onChoose={(at, nodes) => {
-              setOver({ is: 'levels', at, nodes });
+              lettingGo(() => {
+                setOver({ is: 'levels', at, nodes });
+              });
             }}
             onEdit={edit}
             onKey={key}
@@ -415,7 +491,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           lead={lead}
           onEdit={(body) => void edit(body)}
           onExchange={() => {
-            setOver({ is: 'exchange' });
+            setDrawer('exchange');
+          }}
+          onTie={() => {
+            setOver({ is: 'tie' });
           }}
           onPick={pick}
           actions={actions?.(view, bench.replace)}
@@ -431,11 +510,11 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
           drawing={drawing}
           lead={lead}
           inHand={inHand}
-          placement={placement}
           spotAt={spotAt}
           onOver={setOver}
           onPick={pick}
           onEdit={edit}
+          onTry={tryOut}
         />
       )}
       <DragLabel />

@@ -221,11 +221,14 @@ class ChoicesTest extends WithDesigner {
 
   private static void exchange(String piece) {
     designer.button("Exchange").click();
-    page()
-        .getByRole(AriaRole.DIALOG)
-        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(piece).setExact(true))
+    Locator drawer = designer.region("Library drawer");
+    drawer.getByLabel("Find a piece").fill(piece);
+    drawer
+        .locator("[role=option]")
+        .filter(new Locator.FilterOptions().setHasText(piece))
+        .first()
         .click();
-    designer.button("Put " + piece + " here").click();
+    designer.button("Keep it here").click();
     designer.awaitSaved();
     assertThat(designer.region("Reach").locator("strong")).hasText(piece);
   }

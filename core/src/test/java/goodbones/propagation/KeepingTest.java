@@ -19,6 +19,8 @@ import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.structure.Bench;
 import goodbones.structure.Keeping;
+import goodbones.structure.Landing;
+import goodbones.structure.Tying;
 import goodbones.style.Cascade;
 import goodbones.style.SiteFinishes;
 import goodbones.testing.HouseFinishes;
@@ -169,5 +171,93 @@ class KeepingTest {
     }
     assertThat(kept).isGreaterThan(SCENES / 3);
     assertThat(filled).isGreaterThan(SCENES / 4);
+  }
+
+  private static Bench bench(Scene scene, Node page) {
+    int[] next = {0};
+    return new Bench(
+        page,
+        shown(scene, page),
+        FINISHES,
+        () -> NodeId.of("made" + next[0]++),
+        scene.shelf,
+        Showing.BOUND);
+  }
+
+  /** What is said on a page: every word, in the order in which it is read. */
+  private static List<String> words(Shown shown) {
+    List<String> words = new ArrayList<>();
+    shown
+        .root()
+        .walk(
+            node -> {
+              if (node.content().get("words") instanceof FieldValue.Words said) {
+                words.add(said.text());
+              }
+            });
+    return words;
+  }
+
+  /**
+   * A page with a piece on it, changed and filled; the piece gets better and the page follows; the
+   * placement becomes a copy, which is changed again, and is tied again. Each time nothing that is
+   * seen changes, and in the end the page follows the piece as if it had never been untied.
+   */
+  @Test
+  void keptReleasedRolledOutUnlinkedAndTiedAgainNoWordIsLost() {
+    int tied = 0;
+    int clean = 0;
+    for (long seed = 1; seed <= SCENES; seed++) {
+      Scene scene = new Scene(seed, 2);
+      Trees trees = new Trees(seed * 31 + 5, "later");
+      Placement followed =
+          Rebase.of(
+                  Scene.PLACEMENT,
+                  scene.placement().withSettled(1),
+                  1,
+                  scene.shelf.current(Scene.PIECE),
+                  scene.shelf,
+                  Showing.BOUND)
+              .settled(Map.of());
+      if (followed.pin().isPresent()) {
+        continue;
+      }
+      int current = scene.shelf.current(Scene.PIECE);
+      Node page = scene.with(followed.withSettled(current));
+      Shown before = shown(scene, page);
+      boolean all = seed % 2 == 0;
+      Node copied =
+          editor(scene)
+              .apply(page, new Landing(bench(scene, page)).unlink(Scene.PLACEMENT, all))
+              .root();
+      assertThat(seen(shown(scene, copied))).as("unlinked, seed %d", seed).isEqualTo(seen(before));
+      boolean changed = seed % 3 == 0;
+      for (int i = 0; changed && i < 3; i++) {
+        Node now = copied;
+        copied = tried(scene, copied, trees.edit(shown(scene, now), node -> true, false));
+      }
+      Node copy =
+          copied.children().stream().filter(n -> !n.kind().isMember()).findFirst().orElse(null);
+      if (copy == null) {
+        continue;
+      }
+      Shown there = shown(scene, copied);
+      Tying.Tied again;
+      try {
+        again =
+            new Tying(bench(scene, copied))
+                .tie(copy.id(), Placement.of(Scene.PIECE).withSettled(current));
+      } catch (Refused refused) {
+        assertThat(changed).as("seed %d: %s", seed, refused.getMessage()).isTrue();
+        continue;
+      }
+      tied++;
+      clean += again.changes() == 0 ? 1 : 0;
+      Node after = editor(scene).apply(copied, again.edit()).root();
+      assertThat(seen(shown(scene, after))).as("tied, seed %d", seed).isEqualTo(seen(there));
+      assertThat(words(shown(scene, after))).as("seed %d", seed).isEqualTo(words(there));
+    }
+    assertThat(tied).isGreaterThan(SCENES / 2);
+    assertThat(clean).isGreaterThan(SCENES / 20);
   }
 }

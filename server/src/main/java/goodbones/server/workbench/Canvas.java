@@ -52,6 +52,16 @@ class Canvas {
    * @param had the drawing that the reader has; empty for none
    */
   Views.Workbench view(Desk desk, String had, String undo, String redo, Outcome outcome) {
+    return view(desk, had, undo, redo, outcome, true);
+  }
+
+  /** The same for what is only tried: the next answer builds on what is there without it. */
+  Views.Workbench tried(Desk desk, String had, Outcome outcome) {
+    return view(desk, had, "", "", outcome, false);
+  }
+
+  private Views.Workbench view(
+      Desk desk, String had, String undo, String redo, Outcome outcome, boolean kept) {
     DeskMemo memo = desk.memo();
     Surroundings surroundings = memo.surroundings(frames.faces(desk.site().id()));
     Shown shown = desk.shown();
@@ -81,7 +91,7 @@ class Canvas {
               thing.count(),
               html));
     }
-    DeskMemo.News news = memo.news(had, css, blocks, fresh);
+    DeskMemo.News news = memo.news(had, css, blocks, fresh, kept);
     return new Views.Workbench(
         desk.id(),
         desk.title(),

@@ -52,11 +52,12 @@ final class DeskMemo {
       String drawing, @Nullable String css, List<Block> blocks, @Nullable List<FreshView> fresh) {}
 
   /**
-   * Remembers a drawing.
+   * What is new in a drawing.
    *
    * @param had the drawing that the reader has; what it has already is left out
+   * @param kept whether it is remembered as what the reader has then
    */
-  News news(String had, String newCss, List<Block> drawn, List<FreshView> newFresh) {
+  News news(String had, String newCss, List<Block> drawn, List<FreshView> newFresh, boolean kept) {
     boolean upToDate = !drawing.isEmpty() && had.equals(drawing);
     boolean sameCss = upToDate && css.equals(newCss);
     boolean sameFresh = upToDate && fresh.equals(newFresh);
@@ -65,12 +66,14 @@ final class DeskMemo {
         drawn.stream()
             .map(block -> block.equals(before.get(block.id())) ? Block.same(block.id()) : block)
             .toList();
-    Map<String, Block> known = new HashMap<>();
-    drawn.forEach(block -> known.put(block.id(), block));
-    blocks = known;
-    css = newCss;
-    fresh = newFresh;
-    drawing = UUID.randomUUID().toString();
+    if (kept) {
+      Map<String, Block> known = new HashMap<>();
+      drawn.forEach(block -> known.put(block.id(), block));
+      blocks = known;
+      css = newCss;
+      fresh = newFresh;
+      drawing = UUID.randomUUID().toString();
+    }
     return new News(drawing, sameCss ? null : newCss, news, sameFresh ? null : newFresh);
   }
 

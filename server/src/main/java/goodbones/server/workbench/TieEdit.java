@@ -20,6 +20,7 @@ import goodbones.library.Purpose;
 import goodbones.server.drawing.Wording;
 import goodbones.server.problems.BadInput;
 import goodbones.structure.Keeping;
+import goodbones.structure.Tying;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -87,6 +88,31 @@ sealed interface TieEdit extends AskedEdit {
       Edit edit = aim.landing().unlink(on, Boolean.TRUE.equals(all));
       return new ReadEdit(
           edit, "unlink " + aim.shown().members().find(on).map(Wording::title).orElse("it"));
+    }
+  }
+
+  /**
+   * Makes a copy a placement of a piece; what differs becomes its words and local changes.
+   *
+   * @param node the copy: one of the document's own
+   */
+  @JsonTypeName("TIE")
+  record Tie(String node, String piece) implements TieEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node copy = aim.node(node);
+      if (!aim.known().piece(piece)) {
+        throw new BadInput(
+            "piece", "There is no piece “" + piece + "” in the library; choose another one");
+      }
+      Tying.Tied tied = new Tying(aim.bench()).tie(copy.id(), aim.placing(piece));
+      if (!tied.isAlike()) {
+        throw Refused.at(
+            copy,
+            tied.changes()
+                + " local changes would be needed, more than it has in common with that piece");
+      }
+      return new ReadEdit(tied.edit(), "tie " + Wording.title(copy) + " to its piece");
     }
   }
 

@@ -58,6 +58,14 @@ final class Views {
   record Guessed(String name, String kind, String purpose) {}
 
   /**
+   * A piece that a copy could be tied to.
+   *
+   * @param fillings how many slots it would fill
+   * @param changes how many other local changes it would have
+   */
+  record TieView(String pieceId, String name, int fillings, int changes) {}
+
+  /**
    * One thing that stands straight on the page.
    *
    * @param html null if the reader has it

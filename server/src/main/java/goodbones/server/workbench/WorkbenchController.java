@@ -108,6 +108,38 @@ class WorkbenchController {
     return workbenches.guess(Which.page(id), NodeId.of(node));
   }
 
+  /** The pieces that a part of the draft could be tied to. */
+  @GetMapping("/pieces/{id}/ties")
+  List<Views.TieView> tiesOfPiece(
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @RequestParam String node) {
+    return workbenches.ties(Which.piece(id, site, variant), NodeId.of(node));
+  }
+
+  /** The pieces that a part of the page could be tied to. */
+  @GetMapping("/pages/{id}/ties")
+  List<Views.TieView> tiesOfPage(@PathVariable String id, @RequestParam String node) {
+    return workbenches.ties(Which.page(id), NodeId.of(node));
+  }
+
+  /** What an edit would come to; nothing is kept. */
+  @PostMapping("/pieces/{id}/tried")
+  Views.Workbench tryOnPiece(
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @Valid @RequestBody EditRequest edit) {
+    return workbenches.tried(Which.piece(id, site, variant), edit);
+  }
+
+  /** What an edit would come to; nothing is kept. */
+  @PostMapping("/pages/{id}/tried")
+  Views.Workbench tryOnPage(@PathVariable String id, @Valid @RequestBody EditRequest edit) {
+    return workbenches.tried(Which.page(id), edit);
+  }
+
   @PostMapping("/pieces/{id}/edits")
   Views.Workbench editPiece(
       @PathVariable String id,

@@ -17,15 +17,21 @@ import goodbones.library.VariantEditor;
 import goodbones.server.drawing.Wording;
 import goodbones.server.history.Changes;
 import goodbones.server.history.History;
+import goodbones.server.library.DescribedPiece;
+import goodbones.server.library.Descriptions;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
+import goodbones.server.problems.BadInput;
 import goodbones.server.problems.SameNode;
 import goodbones.server.problems.Stale;
 import goodbones.server.sites.Sites;
 import goodbones.structure.Sieve;
+import goodbones.structure.Tying;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.atomic.AtomicReference;
@@ -48,11 +54,14 @@ class Workbenches {
   private final Canvas canvas;
   private final TransactionTemplate writing;
   private final TransactionTemplate reading;
+  private final TransactionTemplate trying;
+  private final Descriptions descriptions;
 
   Workbenches(
       Desks desks,
       Sites sites,
       Pieces pieces,
+      Descriptions descriptions,
       Pictures pictures,
       History history,
       Changes changes,
@@ -61,6 +70,7 @@ class Workbenches {
     this.desks = desks;
     this.sites = sites;
     this.pieces = pieces;
+    this.descriptions = descriptions;
     this.pictures = pictures;
     this.history = history;
     this.changes = changes;
@@ -68,6 +78,7 @@ class Workbenches {
     this.writing = new TransactionTemplate(transactions);
     this.reading = new TransactionTemplate(transactions);
     this.reading.setReadOnly(true);
+    this.trying = new TransactionTemplate(transactions);
   }
 
   /** Which document: a page, or a piece in a client's look. */
@@ -98,7 +109,14 @@ class Workbenches {
     DeskMemo memo = desks.memo(which.key());
     synchronized (memo) {
       try {
-        return java.util.Objects.requireNonNull(transaction.execute(status -> work.get()));
+        return java.util.Objects.requireNonNull(
+            transaction.execute(
+                status -> {
+                  if (transaction == trying) {
+                    status.setRollbackOnly();
+                  }
+                  return work.get();
+                }));
       } catch (RuntimeException failed) {
         memo.forget();
         throw failed;
@@ -134,16 +152,11 @@ class Workbenches {
   }
 
   private Views.Workbench edited(Desk desk, EditRequest request, String who) {
-    ReadEdit read = request.edit().read(new Aim(desk, pictures, new KnownHere(desk)));
+    ReadEdit read = request.edit().read(aim(desk));
     Node before = desk.shown().root();
     Set<NodeId> touched = Touched.by(read.edit(), before);
     List<String> merged = merged(desk, request, touched);
-    read.made().ifPresent(desk::keep);
-    read.kept().ifPresent(desk::keep);
-    // What is kept as a piece is this item's; the others go on being made from the pattern.
-    boolean every = Boolean.TRUE.equals(request.every()) && read.kept().isEmpty();
-    Edited edited = desk.apply(read.edit(), every, Boolean.TRUE.equals(request.own()));
-    requireKnown(desk, edited.root());
+    Edited edited = applied(desk, request, read);
     if (request.stamp() != null) {
       desk.requireHolds(edited, request.stamp());
     }
@@ -161,6 +174,75 @@ class Workbenches {
             FitReport.gaveWay(shown, read.gaveWay()),
             read.kept().map(ReadEdit.Kept::told).orElse(""));
     return view(after, drawing(request.drawing()), outcome);
+  }
+
+  private Aim aim(Desk desk) {
+    return new Aim(desk, pictures, new KnownHere(desk));
+  }
+
+  private Edited applied(Desk desk, EditRequest request, ReadEdit read) {
+    read.made().ifPresent(desk::keep);
+    read.kept().ifPresent(desk::keep);
+    // What is kept as a piece is this item's; the others go on being made from the pattern.
+    boolean every = Boolean.TRUE.equals(request.every()) && read.kept().isEmpty();
+    Edited edited = desk.apply(read.edit(), every, Boolean.TRUE.equals(request.own()));
+    requireKnown(desk, edited.root());
+    return edited;
+  }
+
+  /** What a document would show after an edit; nothing is kept of it. */
+  Views.Workbench tried(Which which, EditRequest request) {
+    return alone(
+        which,
+        trying,
+        () -> {
+          Desk desk = open(which);
+          Edited edited = applied(desk, request, request.edit().read(aim(desk)));
+          Desk after = desk.write(edited);
+          List<String> made = made(desk.shown().root(), after.shown().root());
+          return canvas.tried(
+              after, drawing(request.drawing()), new Outcome(List.of(), made, List.of(), ""));
+        });
+  }
+
+  /** The pieces that a part of a document could be tied to, those that fit best first. */
+  List<Views.TieView> ties(Which which, NodeId node) {
+    return read(
+        which,
+        desk -> {
+          Tying tying = new Tying(desk.bench());
+          Node copy = desk.shown().root().find(node).orElseThrow(() -> Refused.gone(node));
+          List<Views.TieView> ties = new ArrayList<>();
+          for (DescribedPiece piece : descriptions.all()) {
+            boolean offered =
+                !piece.retired()
+                    && piece.root().equals(copy.kind().word())
+                    && piece
+                        .said()
+                        .mayStandIn(
+                            desk.ownerSiteId().isEmpty() ? desk.site().id() : desk.ownerSiteId())
+                    && !piece.id().equals(desk.id());
+            if (offered) {
+              tie(tying, node, desk, piece.id())
+                  .filter(Tying.Tied::isAlike)
+                  .map(
+                      tied ->
+                          new Views.TieView(
+                              piece.id(), piece.said().name(), tied.fillings(), tied.changes()))
+                  .ifPresent(ties::add);
+            }
+          }
+          ties.sort(Comparator.comparingInt(Views.TieView::changes));
+          return ties;
+        });
+  }
+
+  private static Optional<Tying.Tied> tie(Tying tying, NodeId node, Desk desk, String pieceId) {
+    try {
+      return Optional.of(tying.tie(node, desk.placing(pieceId)));
+    } catch (Refused | BadInput otherwise) {
+      return Optional.empty();
+    }
   }
 
   private static String drawing(@org.jspecify.annotations.Nullable String drawing) {

@@ -19,7 +19,7 @@ class DeskMemoTest {
   }
 
   private DeskMemo.News first() {
-    return memo.news("", "a{}", List.of(block("map", "1"), block("key", "2")), FRESH);
+    return memo.news("", "a{}", List.of(block("map", "1"), block("key", "2")), FRESH, true);
   }
 
   @Test
@@ -34,7 +34,8 @@ class DeskMemoTest {
   void whoHasTheLastDrawingGetsWhatChangedSince() {
     DeskMemo.News before = first();
     DeskMemo.News news =
-        memo.news(before.drawing(), "a{}", List.of(block("key", "3"), block("map", "1")), FRESH);
+        memo.news(
+            before.drawing(), "a{}", List.of(block("key", "3"), block("map", "1")), FRESH, true);
     assertThat(news.drawing()).isNotEqualTo(before.drawing());
     assertThat(news.css()).isNull();
     assertThat(news.fresh()).isNull();
@@ -44,19 +45,32 @@ class DeskMemoTest {
   @Test
   void whoHasAnOlderDrawingGetsAll() {
     DeskMemo.News old = first();
-    memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH);
-    DeskMemo.News news = memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH);
+    memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, true);
+    DeskMemo.News news = memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, true);
     assertThat(news.css()).isEqualTo("b{}");
     assertThat(news.blocks()).containsExactly(block("map", "4"));
+  }
+
+  @Test
+  void whatIsOnlyTriedIsNotWhatTheReaderHasThen() {
+    DeskMemo.News before = first();
+    DeskMemo.News tried =
+        memo.news(before.drawing(), "b{}", List.of(block("map", "4")), FRESH, false);
+    assertThat(tried.css()).isEqualTo("b{}");
+    assertThat(tried.blocks()).containsExactly(block("map", "4"));
+    DeskMemo.News next =
+        memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, true);
+    assertThat(next.css()).isNull();
+    assertThat(next.blocks()).containsExactly(Block.same("map"));
   }
 
   @Test
   void afterAChangeThatWasNotKeptNobodyIsUpToDate() {
     DeskMemo.News before = first();
     memo.forget();
-    assertThat(memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH).blocks())
+    assertThat(memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, true).blocks())
         .containsExactly(block("map", "1"));
-    assertThat(memo.news("", "a{}", List.of(), FRESH).css()).isEqualTo("a{}");
+    assertThat(memo.news("", "a{}", List.of(), FRESH, true).css()).isEqualTo("a{}");
   }
 
   @Test

@@ -1,4 +1,4 @@
-import { Miniature } from '../canvas/Miniature';
+import { Miniature } from '../../workbench/canvas/Miniature';
 
 type Listed = { id: string; name: string; notes: string };
 
