@@ -13,6 +13,7 @@ import {
 } from '../../workbench/engine/source';
 import { Workbench } from '../../workbench/shell/Workbench';
 import { useSites } from '../sites/useSites';
+import { AtEveryClient } from './AtEveryClient';
 import { Variants } from './Variants';
 import { WhereUsed } from './WhereUsed';
 
@@ -23,6 +24,7 @@ export function PieceScreen() {
   const sites = useSites();
   const site = search.get('site') ?? sites.data?.[0]?.id ?? '';
   const variant = search.get('variant') ?? '';
+  const words = search.get('words') ?? '';
   const source = useMemo(() => pieceSource(pieceId, site, variant), [pieceId, site, variant]);
   const set = (key: string, value: string) => {
     const next = new URLSearchParams(search);
@@ -30,12 +32,17 @@ export function PieceScreen() {
     else next.set(key, value);
     setSearch(next, { replace: true });
   };
+  const sampled = useSampled(pieceId, site, variant, words);
   if (sites.error) return <Failed error={sites.error} retry={() => void sites.refetch()} />;
   if (!sites.data || !site) return <Loading what="the piece" />;
   return (
     <Workbench
       key={`${pieceId} ${site} ${variant}`}
       source={source}
+      shownAs={sampled}
+      onShownAsItIs={() => {
+        set('words', '');
+      }}
       heading={(view, replace) => (
         <>
           <h1 className="text-[16px]">{view.title}</h1>
@@ -56,6 +63,23 @@ export function PieceScreen() {
               ))}
             </select>
           </label>
+          <label className="flex items-center gap-1.5 text-[12.5px] text-soft mt-1">
+            <span className="whitespace-nowrap">with</span>
+            <select
+              aria-label="With which words"
+              value={words}
+              className="border border-line bg-sheet text-ink py-0.5 min-w-0 flex-1 rounded-[2px]"
+              onChange={(e) => {
+                set('words', e.target.value);
+              }}
+            >
+              <option value="">its own words</option>
+              <option value="short">short words</option>
+              <option value="long">long words</option>
+              <option value="none">no words, no pictures</option>
+            </select>
+          </label>
+          <AtEveryClient piece={{ id: view.id, name: view.title }} version={view.version} />
           <Variants
             view={view}
             replace={replace}
@@ -68,12 +92,28 @@ export function PieceScreen() {
       actions={(view, replace) => (
         <>
           <Uses piece={{ id: view.id, name: view.title }} site={site} />
-          <Revisions piece={view.id} site={site} />
+          <Revisions view={view} site={site} replace={replace} />
           <Release view={view} replace={replace} />
         </>
       )}
     />
   );
+}
+
+/** What the piece makes of short, long or no words; undefined for its own. */
+function useSampled(id: string, site: string, variant: string, words: string) {
+  const sampled = useQuery({
+    queryKey: ['sampled', id, site, variant, words],
+    queryFn: () =>
+      answer(
+        api.GET('/api/pieces/{id}/sampled', {
+          params: { path: { id }, query: { site, variant, words } },
+        }),
+      ),
+    enabled: words !== '' && site !== '',
+    gcTime: 0,
+  });
+  return words === '' ? undefined : sampled.data;
 }
 
 /** Opens beside the workbench where the piece is used. */
@@ -116,8 +156,29 @@ function folded(revisions: readonly Revision[]): readonly (readonly Revision[])[
 }
 
 /** Every revision of the piece, the newest first. */
-function Revisions({ piece, site }: { piece: string; site: string }) {
+function Revisions({ view, site, replace }: ReleaseProps & { site: string }) {
+  const piece = view.id;
   const [open, setOpen] = useState(false);
+  const [problem, setProblem] = useState('');
+  /** Makes an earlier revision the draft; undo brings back what was drawn. */
+  const restore = async (revision: number) => {
+    try {
+      const next = await answer(
+        api.POST('/api/pieces/{id}/edits', {
+          params: { path: { id: piece }, query: { site } },
+          body: {
+            version: view.version,
+            stamp: view.stamp,
+            edit: { type: 'RESTORE', revision },
+          },
+        }),
+      );
+      replace(next);
+      setOpen(false);
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'It was not done; try again.');
+    }
+  };
   const revisions = useQuery({
     queryKey: ['revisions', piece],
     queryFn: () =>
@@ -138,6 +199,16 @@ function Revisions({ piece, site }: { piece: string; site: string }) {
       <span className={r.goneBackOn ? 'line-through text-soft' : ''}>{told(r)}</span>
       <span className="text-soft">
         {r.goneBackOn ? 'gone back on' : when(r.released)}
+        {r.number < (view.piece?.current ?? 0) && !view.piece?.variant && (
+          <button
+            type="button"
+            className="text-verdigris underline underline-offset-2 ml-2"
+            title="The draft becomes what this revision was; undo brings it back"
+            onClick={() => void restore(r.number)}
+          >
+            make it the draft
+          </button>
+        )}
         {r.number > 1 && (
           <Link
             to={`/library/${piece}/compare?from=${r.number - 1}&to=${r.number}&site=${site}`}
@@ -164,8 +235,14 @@ function Revisions({ piece, site }: { piece: string; site: string }) {
         onClose={() => {
           setOpen(false);
         }}
-        title="Revisions"
+        title={`Revisions of ${view.title}`}
+        wide
       >
+        {problem && (
+          <p role="alert" className="text-brick mb-2">
+            {problem}
+          </p>
+        )}
         {!revisions.data ? (
           <Loading what="the revisions" />
         ) : (

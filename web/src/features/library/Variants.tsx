@@ -15,24 +15,44 @@ type Props = {
 export function Variants({ view, replace, onShow }: Props) {
   const [open, setOpen] = useState(false);
   const variants = view.piece?.variants ?? [];
+  const shown = view.piece?.variant ?? '';
+  const forms = [{ id: '', name: 'The piece itself' }, ...variants];
+  const go = (by: number) => {
+    const next = forms[forms.findIndex((form) => form.id === shown) + by];
+    if (next) onShow(next.id);
+  };
   return (
-    <div className="flex items-center gap-1.5 text-[12.5px] text-soft mt-1">
+    <div className="text-[12.5px] mt-1.5">
       {variants.length > 0 && (
-        <select
-          aria-label="Variant worked on"
-          value={view.piece?.variant ?? ''}
-          className="border border-line bg-sheet text-ink py-0.5 min-w-0 flex-1 rounded-[2px]"
-          onChange={(e) => {
-            onShow(e.target.value);
+        <div
+          role="tablist"
+          aria-label="Variants"
+          aria-orientation="vertical"
+          className="border-l border-line max-h-32 overflow-y-auto [scrollbar-width:thin]"
+          onKeyDown={(event) => {
+            const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+            if (by === undefined) return;
+            event.preventDefault();
+            event.stopPropagation();
+            go(by);
           }}
         >
-          <option value="">The piece itself</option>
-          {variants.map((variant) => (
-            <option key={variant.id} value={variant.id}>
-              {variant.name}
-            </option>
+          {forms.map((form) => (
+            <button
+              key={form.id}
+              type="button"
+              role="tab"
+              aria-selected={form.id === shown}
+              tabIndex={form.id === shown ? 0 : -1}
+              className="block w-full text-left truncate pl-2 py-0.5 -ml-px border-l-[3px] border-transparent text-soft hover:text-ink aria-selected:border-verdigris aria-selected:text-ink aria-selected:font-medium"
+              onClick={() => {
+                onShow(form.id);
+              }}
+            >
+              {form.name}
+            </button>
           ))}
-        </select>
+        </div>
       )}
       <button
         type="button"
@@ -41,7 +61,7 @@ export function Variants({ view, replace, onShow }: Props) {
           setOpen(true);
         }}
       >
-        {variants.length === 0 ? 'Add a variant' : 'Variants'}
+        {variants.length === 0 ? 'Add a variant' : 'Add or rename variants'}
       </button>
       {open && (
         <VariantSheet

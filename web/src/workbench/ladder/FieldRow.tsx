@@ -46,7 +46,115 @@ export function FieldRow({ field, node, inPiece, onEdit }: Props) {
       ) : (
         <TextField id={id} field={field} node={node} onEdit={onEdit} />
       )}
+      {inPiece && node.placement === '' && field.filled !== 'fixed' ? (
+        <WantFields field={field} node={node} onEdit={onEdit} />
+      ) : (
+        <WantLine field={field} />
+      )}
     </div>
+  );
+}
+
+/** What the author wants in the slot, and whether what stands there misses it. */
+function WantLine({ field }: { field: FieldView }) {
+  if (!field.want) return null;
+  return (
+    <p className={`text-[12px] mt-0.5 ${field.missed ? 'text-ochre' : 'text-soft'}`}>
+      {field.missed || wantWords(field.want)}
+    </p>
+  );
+}
+
+function wantWords({ from, to, ratio, purpose }: NonNullable<FieldView['want']>): string {
+  const length =
+    from > 0 && to > 0
+      ? `${String(from)} to ${String(to)} characters`
+      : to > 0
+        ? `at most ${String(to)} characters`
+        : from > 0
+          ? `at least ${String(from)} characters`
+          : '';
+  return [purpose, length, ratio && `a picture of ${ratio}`].filter((part) => part).join(' · ');
+}
+
+const wantClass = 'border border-line bg-sheet px-1 py-px text-ink rounded-[2px] min-w-0';
+
+/** The author says what a slot wants: its length or ratio, and what it is for. */
+function WantFields({ field, node, onEdit }: Omit<Props, 'inPiece'>) {
+  const [problem, setProblem] = useState('');
+  if (field.type !== 'words' && field.type !== 'picture') return null;
+  const want = field.want ?? { from: 0, to: 0, ratio: '', purpose: '' };
+  const say = async (change: Partial<typeof want>) => {
+    const { from, to, ratio, purpose } = { ...want, ...change };
+    const next = { from, to, ratio, purpose };
+    const failed = await onEdit({ type: 'WANT', node: node.id, field: field.key, ...next });
+    setProblem(failed?.message ?? '');
+  };
+  const number = (text: string) => Math.max(0, Math.round(Number(text)) || 0);
+  const key = JSON.stringify(want);
+  return (
+    <details className="text-[12px] text-soft mt-0.5" open={field.want ? true : undefined}>
+      <summary className="cursor-pointer">
+        What it wants{field.missed && <span className="text-ochre"> · {field.missed}</span>}
+      </summary>
+      <div key={key} className="flex items-center gap-1 mt-1 flex-wrap">
+        {field.type === 'words' ? (
+          <>
+            from
+            <input
+              aria-label={`Fewest characters of ${field.label.toLowerCase()}`}
+              inputMode="numeric"
+              defaultValue={want.from || ''}
+              className={`${wantClass} w-10`}
+              onBlur={(e) => {
+                if (number(e.target.value) !== want.from) {
+                  void say({ from: number(e.target.value) });
+                }
+              }}
+            />
+            to
+            <input
+              aria-label={`Most characters of ${field.label.toLowerCase()}`}
+              inputMode="numeric"
+              defaultValue={want.to || ''}
+              className={`${wantClass} w-12`}
+              onBlur={(e) => {
+                if (number(e.target.value) !== want.to) void say({ to: number(e.target.value) });
+              }}
+            />
+            characters
+          </>
+        ) : (
+          <>
+            ratio
+            <input
+              aria-label={`Ratio of ${field.label.toLowerCase()}`}
+              placeholder="3 / 2"
+              defaultValue={want.ratio}
+              className={`${wantClass} w-16`}
+              onBlur={(e) => {
+                if (e.target.value.trim() !== want.ratio) void say({ ratio: e.target.value });
+              }}
+            />
+          </>
+        )}
+        <input
+          aria-label={`What ${field.label.toLowerCase()} is for`}
+          placeholder="what it is for"
+          maxLength={120}
+          defaultValue={want.purpose}
+          className={`${wantClass} w-full`}
+          onBlur={(e) => {
+            if (e.target.value.trim() !== want.purpose) void say({ purpose: e.target.value });
+          }}
+        />
+      </div>
+      {problem && (
+        <p role="alert" className="text-brick">
+          {problem}
+        </p>
+      )}
+    </details>
   );
 }
 

@@ -66,7 +66,7 @@ export function FootLine({
             {hidden ? `Show on ${lead}` : `Hide on ${lead}`}
           </Button>
         )}
-        {!placement && node.parent !== '' && (
+        {!placement && node.parent !== '' && !(view.piece && node.parent === view.page.id) && (
           <Button
             look="quiet"
             title="Make it a placement of a piece that is built like it; nothing seen changes"

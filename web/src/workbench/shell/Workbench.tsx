@@ -28,7 +28,14 @@ import { Overlays, type Over } from './Overlays';
 import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
 import { ReferenceMenu, useReference } from '../canvas/ReferencePicture';
 import { Rename } from './Rename';
-import type { AskedEdit, NodeView, Source, WorkbenchAnswer, WorkbenchView } from '../engine/source';
+import {
+  merged,
+  type AskedEdit,
+  type NodeView,
+  type Source,
+  type WorkbenchAnswer,
+  type WorkbenchView,
+} from '../engine/source';
 import { treeOf, type Tree } from '../engine/tree';
 import { useCarrying, type Surface } from '../hands/useCarrying';
 import { useClipboard } from '../hands/useClipboard';
@@ -45,6 +52,10 @@ type Props = {
   source: Source;
   /** What stands above the page drawing. */
   heading: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
+  /** What is drawn in the place of the document, to see what it makes of other words. */
+  shownAs?: WorkbenchAnswer | undefined;
+  /** The document itself is to be drawn again. */
+  onShownAsItIs?: () => void;
   /** What can be done with the whole document, at the right end of the foot line. */
   actions?: (view: WorkbenchView, replace: (view: WorkbenchAnswer) => void) => ReactNode;
 };
@@ -107,7 +118,8 @@ export function Workbench(props: Props) {
 
 type BenchProps = Props & { bench: ReturnType<typeof useWorkbench>; view: WorkbenchView; may: May };
 
-function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
+function Bench(props: BenchProps) {
+  const { source, heading, actions, shownAs, onShownAsItIs, bench, view, may } = props;
   const { undo, redo, catchUp, edit: send, made: lastMade, idle } = bench;
   const [typing, setTyping] = useState('');
   /** The thing whose settings the keys go to as soon as they are there. */
@@ -131,7 +143,10 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const tree = useMemo(() => treeOf(view.page, view.blocks), [view.page, view.blocks]);
   const { tried, refused, tryOut } = useTrying(source, view);
   /** What is drawn while something is tried: all of it, with that in hand. */
-  const trial = useMemo(() => tried && trialOf(tried), [tried]);
+  const trial = useMemo(() => {
+    const other = tried ?? (shownAs && merged(undefined, shownAs));
+    return other && trialOf(other);
+  }, [tried, shownAs]);
   const pieceNames = useMemo(
     () => new Map(view.placements.map((p) => [p.id, p.pieceName])),
     [view.placements],
@@ -298,7 +313,8 @@ function Bench({ source, heading, actions, bench, view, may }: BenchProps) {
   const isPage = view.piece === undefined || view.piece === null;
   /** A touch on what is only tried lets go of it. */
   const lettingGo = (deed: () => void) => {
-    if (trial) tryOut(undefined);
+    if (tried) tryOut(undefined);
+    else if (trial) onShownAsItIs?.();
     else deed();
   };
   return (

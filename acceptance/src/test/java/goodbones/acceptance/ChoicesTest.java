@@ -228,7 +228,7 @@ class ChoicesTest extends WithDesigner {
         .filter(new Locator.FilterOptions().setHasText(piece))
         .first()
         .click();
-    designer.button("Keep it here").click();
+    designer.button("Keep it here (Enter)").click();
     designer.awaitSaved();
     assertThat(designer.region("Reach").locator("strong")).hasText(piece);
   }

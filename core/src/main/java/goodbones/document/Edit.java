@@ -49,6 +49,9 @@ public sealed interface Edit {
   /** Makes a field one that is filled once for the whole site, or one that is not. */
   record SetSiteSlot(NodeId node, String field, boolean slot) implements Edit {}
 
+  /** Says what the author of a piece wants in a slot; empty for nothing. */
+  record SetWant(NodeId node, String field, Optional<SlotWant> want) implements Edit {}
+
   /** Says whether a placement may switch the node off. */
   record SetOptional(NodeId node, boolean optional) implements Edit {}
 
@@ -127,6 +130,8 @@ public sealed interface Edit {
       return new SetSlot(other, e.field(), e.slot());
     } else if (this instanceof SetSiteSlot e) {
       return new SetSiteSlot(other, e.field(), e.slot());
+    } else if (this instanceof SetWant e) {
+      return new SetWant(other, e.field(), e.want());
     } else if (this instanceof SetOptional e) {
       return new SetOptional(other, e.optional());
     } else if (this instanceof Rename e) {
@@ -185,6 +190,8 @@ public sealed interface Edit {
     } else if (this instanceof SetSlot e) {
       return List.of(e.node());
     } else if (this instanceof SetSiteSlot e) {
+      return List.of(e.node());
+    } else if (this instanceof SetWant e) {
       return List.of(e.node());
     } else if (this instanceof SetOptional e) {
       return List.of(e.node());

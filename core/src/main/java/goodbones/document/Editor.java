@@ -69,6 +69,18 @@ public final class Editor {
       return setSlot(root, e.node(), e.field(), e.slot(), false);
     } else if (edit instanceof Edit.SetSiteSlot e) {
       return setSlot(root, e.node(), e.field(), e.slot(), true);
+    } else if (edit instanceof Edit.SetWant e) {
+      Node node = require(root, e.node());
+      e.want()
+          .flatMap(SlotWant::fault)
+          .ifPresent(
+              fault -> {
+                throw Refused.at(node, fault);
+              });
+      return new Edited(
+          root.change(e.node(), n -> n.withOptions(n.options().wanting(e.field(), e.want()))),
+          new Edit.SetWant(
+              e.node(), e.field(), Optional.ofNullable(node.options().wants().get(e.field()))));
     } else if (edit instanceof Edit.SetOptional e) {
       Node node = require(root, e.node());
       boolean ofList = node.kind() == Kind.PATTERN || node.kind() == Kind.ITEM;

@@ -2,8 +2,10 @@ package goodbones.document;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.SortedSet;
 
 /**
@@ -12,6 +14,7 @@ import java.util.SortedSet;
  * @param optional whether a placement may switch the node off, with everything in it
  * @param off whether it is switched off where it is shown; never in a stored document
  * @param siteSlots keys of the fields that are filled once for the whole site
+ * @param wants what the author wants in slots, by the keys of their fields
  * @param variants the variants of a piece; only its outermost node has some
  * @param variant the one that is shown, by its id; never in a stored document
  */
@@ -19,35 +22,57 @@ public record Options(
     boolean optional,
     boolean off,
     SortedSet<String> siteSlots,
+    SortedMap<String, SlotWant> wants,
     List<Variant> variants,
     Optional<String> variant) {
   /** Nothing to choose. */
   public static final Options NONE =
-      new Options(false, false, Sorted.set(List.of()), List.of(), Optional.empty());
+      new Options(
+          false,
+          false,
+          Sorted.set(List.of()),
+          Collections.emptySortedMap(),
+          List.of(),
+          Optional.empty());
 
   public Options {
     siteSlots = Sorted.set(siteSlots);
+    // Documents that were kept before have none.
+    wants = wants == null ? Collections.emptySortedMap() : Sorted.map(wants);
     variants = List.copyOf(variants);
   }
 
   public Options withOptional(boolean is) {
-    return new Options(is, off, siteSlots, variants, variant);
+    return new Options(is, off, siteSlots, wants, variants, variant);
   }
 
   public Options withOff(boolean is) {
-    return new Options(optional, is, siteSlots, variants, variant);
+    return new Options(optional, is, siteSlots, wants, variants, variant);
   }
 
   public Options withSiteSlots(Collection<String> fields) {
-    return new Options(optional, off, Sorted.set(fields), variants, variant);
+    return new Options(optional, off, Sorted.set(fields), wants, variants, variant);
   }
 
   public Options withVariants(List<Variant> named) {
-    return new Options(optional, off, siteSlots, named, variant);
+    return new Options(optional, off, siteSlots, wants, named, variant);
   }
 
   public Options showing(Optional<String> shown) {
-    return new Options(optional, off, siteSlots, variants, shown);
+    return new Options(optional, off, siteSlots, wants, variants, shown);
+  }
+
+  /** The same with another wish for a field; empty for none. */
+  public Options wanting(String field, Optional<SlotWant> want) {
+    return new Options(
+        optional,
+        off,
+        siteSlots,
+        want.filter(w -> !w.isNothing())
+            .map(w -> Sorted.with(wants, field, w))
+            .orElseGet(() -> Sorted.without(wants, field)),
+        variants,
+        variant);
   }
 
   /** One of the variants, by its id. */

@@ -99,6 +99,8 @@ final class LocalEdits {
       throw Refused.at(node(e.node()), "Its name belongs to the piece; rename it there");
     } else if (edit instanceof Edit.SetSlot || edit instanceof Edit.SetSiteSlot) {
       requireOwn(edit, "What is a slot is said in the piece; change it there");
+    } else if (edit instanceof Edit.SetWant) {
+      requireOwn(edit, "What a slot wants is said in the piece; change it there");
     } else if (edit instanceof Edit.SetOptional) {
       requireOwn(edit, "Which parts are optional is said in the piece; change it there");
     } else if (edit instanceof Edit.SetVariant) {

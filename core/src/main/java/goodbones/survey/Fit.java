@@ -6,6 +6,7 @@ import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.SlotWant;
 import goodbones.document.State;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
@@ -42,7 +43,8 @@ public final class Fit {
     HEIGHT,
     PADDING,
     TEXT_SIZE,
-    PICTURE_RATIO
+    PICTURE_RATIO,
+    LENGTH
   }
 
   /**
@@ -126,7 +128,8 @@ public final class Fit {
     for (Node node : root.all()) {
       if (node.content().get("words") instanceof FieldValue.Words) {
         textSize(node);
-      } else if (node.kind() == Kind.PICTURE) {
+        length(node);
+      } else if (node.kind() == Kind.PICTURE && !missesWanted(node)) {
         ratio(root, node);
       }
     }
@@ -285,6 +288,55 @@ public final class Fit {
                               StyleKey.of(StyleProperty.FONT_SIZE, device),
                               Optional.of(StyleValue.token(token.id())))))));
     }
+  }
+
+  /** Words that are shorter or longer than the piece wants; what only stands in is neither. */
+  private void length(Node node) {
+    SlotWant want = node.options().wants().get("words");
+    if (want != null
+        && node.content().get("words") instanceof FieldValue.Words words
+        && !words.standIn()) {
+      want.missedBy(words.text())
+          .ifPresent(
+              missed ->
+                  findings.add(
+                      new Finding(
+                          node.id(),
+                          Check.LENGTH,
+                          Device.DESKTOP,
+                          "It has " + missed + about(want),
+                          "",
+                          List.of())));
+    }
+  }
+
+  private static String about(SlotWant want) {
+    return want.purpose().isEmpty() ? "" : " (" + want.purpose() + ")";
+  }
+
+  /** A picture of another ratio than the piece wants is cropped to that. */
+  private boolean missesWanted(Node picture) {
+    SlotWant want = picture.options().wants().get("picture");
+    FieldValue filled = picture.content().get("picture");
+    if (want == null || filled == null || filled.standIn()) {
+      return false;
+    }
+    boolean missed = shapeOf(picture).filter(shape -> want.isMissedBy(shape.ratio())).isPresent();
+    if (missed) {
+      findings.add(
+          new Finding(
+              picture.id(),
+              Check.PICTURE_RATIO,
+              Device.DESKTOP,
+              "The piece wants a picture of " + want.ratio() + about(want),
+              "Crop it to " + want.ratio(),
+              List.of(
+                  new Setting(
+                      picture.id(),
+                      StyleKey.of(StyleProperty.PICTURE_RATIO),
+                      Optional.of(StyleValue.literal(want.ratio()))))));
+    }
+    return missed;
   }
 
   /** Pictures that stand in one thing mostly have one ratio. */

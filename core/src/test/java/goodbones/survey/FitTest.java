@@ -14,6 +14,7 @@ import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.SlotWant;
 import goodbones.layout.Screen;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
@@ -22,6 +23,7 @@ import goodbones.testing.HouseFinishes;
 import goodbones.testing.Sizes;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -87,14 +89,52 @@ class FitTest {
             node(
                 "put",
                 Kind.SECTION,
-                styled(worded(node("h", Kind.HEADING), "Sale"), "font-size", "53px"),
+                styled(
+                    wanting(
+                        worded(node("h", Kind.HEADING), "Sale"),
+                        "words",
+                        new SlotWant(10, 60, "", "what it is about")),
+                    "font-size",
+                    "53px"),
                 picture("p", "aspect-ratio", "1 / 1")),
             "min-height",
             "1100px");
     Node page = page(section("s1", "64px"), section("s2", "64px", picture("q")), loud);
     List<Fit.Finding> findings = fit(page, "put");
     assertThat(findings).extracting(Fit.Finding::check).contains(Fit.Check.values());
-    assertThat(fit(mended(page, findings), "put")).isEmpty();
+    assertThat(fit(mended(page, findings), "put"))
+        .extracting(Fit.Finding::says)
+        .containsExactly("It has 4 characters; the piece wants at least 10 (what it is about)");
+  }
+
+  private static Node wanting(Node node, String field, SlotWant want) {
+    return node.withOptions(node.options().wanting(field, Optional.of(want)));
+  }
+
+  @Test
+  void whatASlotWantsIsToldAndAPictureCroppedToIt() {
+    Node words =
+        wanting(worded(node("h", Kind.HEADING), "A long one"), "words", new SlotWant(0, 5, "", ""));
+    Node square =
+        wanting(picture("p", "aspect-ratio", "1 / 1"), "picture", new SlotWant(0, 0, "3 / 2", ""));
+    Node page = page(node("put", Kind.SECTION, words, square));
+    assertThat(said(page, "put"))
+        .containsExactly(
+            "desktop: It has 10 characters; the piece wants at most 5",
+            "desktop: The piece wants a picture of 3 / 2");
+    assertThat(said(mended(page, fit(page, "put")), "put")).hasSize(1);
+    Node standsIn = words.withContent("words", FieldValue.Words.standIn("A long one"));
+    assertThat(said(page(node("put", Kind.SECTION, standsIn)), "put")).isEmpty();
+  }
+
+  @Test
+  void aWantThatMakesNoSenseIsRefused() {
+    assertThat(new SlotWant(5, 4, "", "").fault()).isPresent();
+    assertThat(new SlotWant(-1, 4, "", "").fault()).isPresent();
+    assertThat(new SlotWant(0, 0, "wide", "").fault()).isPresent();
+    assertThat(new SlotWant(0, 0, "3 / 0", "").fault()).isPresent();
+    assertThat(new SlotWant(0, 0, "", "x".repeat(121)).fault()).isPresent();
+    assertThat(new SlotWant(0, 60, "16 / 9", "the visitor’s first question").fault()).isEmpty();
   }
 
   @Test

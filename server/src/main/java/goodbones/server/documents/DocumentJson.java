@@ -172,6 +172,7 @@ public final class DocumentJson {
     @Type(value = Edit.SetScheme.class, name = "set-scheme"),
     @Type(value = Edit.SetSlot.class, name = "set-slot"),
     @Type(value = Edit.SetSiteSlot.class, name = "set-site-slot"),
+    @Type(value = Edit.SetWant.class, name = "set-want"),
     @Type(value = Edit.SetOptional.class, name = "set-optional"),
     @Type(value = Edit.SetVariant.class, name = "set-variant"),
     @Type(value = Edit.Switch.class, name = "switch"),

@@ -430,12 +430,25 @@ public class Pieces implements Library {
           .findByFollowedPieceAndFollowedRevision(pieceId, number)
           .forEach(followUp -> goBackOn(followUp.key()));
     }
-    Revision earlier = revision(pieceId, to);
-    Node root =
-        new FollowUps(this, graph(), this::current)
-            .bound(pieceId, earlier.root(), asked -> Optional.empty())
-            .root();
-    return releaseBeside(piece, root, "Back to revision " + to, earlier.finishes());
+    Node root = earlier(pieceId, to);
+    int needed = revision(pieceId, to).finishes();
+    return releaseBeside(piece, root, "Back to revision " + to, needed);
+  }
+
+  /**
+   * The document of a revision, bound to what is current now as far as nothing asks.
+   *
+   * @throws BadInput if there is no such revision
+   */
+  @Transactional(readOnly = true)
+  public Node earlier(String pieceId, int revision) {
+    if (revision < 1 || revision > current(pieceId)) {
+      throw new BadInput(
+          "revision", "There is no revision " + revision + " of “" + entity(pieceId).name() + "”");
+    }
+    return new FollowUps(this, graph(), this::current)
+        .bound(pieceId, revision(pieceId, revision).root(), asked -> Optional.empty())
+        .root();
   }
 
   /** A new revision of which the draft, if there is one, knows nothing. */

@@ -78,11 +78,17 @@ public class Shelf {
         behind.of(piece.id()));
   }
 
-  /** The current revision as it looks at a client's, in the finishes that are worked on. */
+  /**
+   * How a piece looks at a client's, in the finishes that are worked on.
+   *
+   * @param draft whether as it is worked on; otherwise its current revision
+   */
   @Transactional(readOnly = true)
-  String frame(String pieceId, String siteId) {
+  String frame(String pieceId, String siteId, boolean draft) {
     return frames.html(
-        shown(pieceId, pieces.current(pieceId)),
+        draft
+            ? Shown.of(Frames.around(pieces.get(pieceId).root()), Showing.BOUND, pieces)
+            : shown(pieceId, pieces.current(pieceId)),
         finishes.draftFor(siteId),
         sites.get(siteId),
         descriptions.of(pieceId).name());

@@ -97,7 +97,10 @@ class ShelfController {
   }
 
   @GetMapping(path = "/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)
-  String pieceFrame(@PathVariable String id, @RequestParam String site) {
-    return shelf.frame(id, site);
+  String pieceFrame(
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "false") boolean draft) {
+    return shelf.frame(id, site, draft);
   }
 }

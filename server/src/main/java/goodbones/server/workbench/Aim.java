@@ -78,6 +78,14 @@ final class Aim {
     return kept;
   }
 
+  /**
+   * The document of an earlier revision of the piece on the desk, with what stands in it bound as
+   * far as nothing asks.
+   */
+  Node earlier(int revision) {
+    return desk.earlier(revision);
+  }
+
   boolean isPage() {
     return desk.kept().kind() == Kind.PAGE;
   }

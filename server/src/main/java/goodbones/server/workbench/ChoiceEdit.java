@@ -6,9 +6,11 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Options;
 import goodbones.document.Refused;
+import goodbones.document.SlotWant;
 import goodbones.document.Variant;
 import goodbones.server.drawing.Wording;
 import goodbones.structure.Listing;
+import goodbones.structure.Restoring;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -140,6 +142,38 @@ sealed interface ChoiceEdit extends AskedEdit {
             case OWN -> "make a slot of " + what;
             case SITE -> "fill " + what + " once for the site";
           });
+    }
+  }
+
+  /**
+   * What the author wants in a slot; nothing at all takes the wish away.
+   *
+   * @param from the fewest characters of words; 0 for any
+   * @param to the most characters; 0 for any
+   * @param ratio of a picture, such as {@code 3 / 2}; empty for any
+   * @param purpose what it is for, in words; may be empty
+   */
+  @JsonTypeName("WANT")
+  record SetWant(String node, String field, int from, int to, String ratio, String purpose)
+      implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node at = aim.node(node);
+      SlotWant want = new SlotWant(from, to, ratio, purpose);
+      return new ReadEdit(
+          new Edit.SetWant(at.id(), field, want.isNothing() ? Optional.empty() : Optional.of(want)),
+          "say what " + field + " of " + Wording.title(at) + " wants");
+    }
+  }
+
+  /** Makes an earlier revision of the piece its draft. */
+  @JsonTypeName("RESTORE")
+  record RestoreRevision(int revision) implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Node now = aim.piece();
+      return new ReadEdit(
+          Restoring.of(now, aim.earlier(revision)), "go back to revision " + revision);
     }
   }
 

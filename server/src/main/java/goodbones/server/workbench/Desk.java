@@ -8,6 +8,7 @@ import goodbones.document.Placement;
 import goodbones.library.Library;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.server.problems.BadInput;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.workbench.Views.PieceDraft;
 import goodbones.server.workbench.Views.PlacementView;
@@ -96,6 +97,15 @@ interface Desk {
 
   /** The one client that a piece on the desk belongs to; empty for all, and for a page. */
   String ownerSiteId();
+
+  /**
+   * The document of an earlier revision, if a piece is on the desk.
+   *
+   * @throws BadInput if there is no such revision, or a page is on the desk
+   */
+  default Node earlier(int revision) {
+    throw new BadInput("revision", "A page has no revisions; undo goes back");
+  }
 
   /** Keeps a piece that an edit places. */
   void keep(ReadEdit.Kept piece);

@@ -267,7 +267,13 @@ final class Ladders {
         value instanceof FieldValue.Picture picture ? picture.alt() : "",
         ofSite ? "site" : says.slots().contains(field.key()) ? "own" : "fixed",
         filledForSite || shown.isChanged(node.id(), Aspect.content(field.key())),
-        library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""));
+        library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""),
+        says.options().wants().get(field.key()),
+        value instanceof FieldValue.Words words && !words.standIn()
+            ? Optional.ofNullable(says.options().wants().get(field.key()))
+                .flatMap(want -> want.missedBy(words.text()))
+                .orElse("")
+            : "");
   }
 
   private StyleView style(List<Node> nodes, StyleProperty property, Device device, State state) {

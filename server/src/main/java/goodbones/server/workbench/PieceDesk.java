@@ -14,6 +14,7 @@ import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
+import goodbones.server.problems.BadInput;
 import goodbones.server.shelf.Behind;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
@@ -63,6 +64,14 @@ final class PieceDesk extends OpenDesk {
   /** A form that was taken away meanwhile is shown as the piece itself. */
   private static String known(PieceState piece, String form) {
     return piece.root().options().named(form).isPresent() ? form : "";
+  }
+
+  @Override
+  public Node earlier(int revision) {
+    if (!form.isEmpty()) {
+      throw new BadInput("revision", "Go back in the piece itself; a variant goes along");
+    }
+    return pieces.earlier(piece.id(), revision);
   }
 
   @Override

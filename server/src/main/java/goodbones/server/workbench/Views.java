@@ -1,5 +1,6 @@
 package goodbones.server.workbench;
 
+import goodbones.document.SlotWant;
 import goodbones.server.library.Reach;
 import java.util.List;
 import java.util.Map;
@@ -285,6 +286,8 @@ final class Views {
    * @param filled who fills it: {@code fixed}, {@code own} or {@code site}
    * @param local whether the placement, or the site, has a value of its own
    * @param library the piece's value, where the node comes out of a placement
+   * @param want what the author wants in the slot; null for nothing
+   * @param missed how what stands there misses that, in words; empty if it does not
    */
   record FieldView(
       String key,
@@ -294,7 +297,9 @@ final class Views {
       String alt,
       String filled,
       boolean local,
-      String library) {}
+      String library,
+      @Nullable SlotWant want,
+      String missed) {}
 
   /**
    * @param here what is stored at this node for this device and state; empty if nothing

@@ -6,8 +6,10 @@ import goodbones.document.Kind;
 import goodbones.document.NodeId;
 import goodbones.document.State;
 import goodbones.server.history.History;
+import goodbones.server.problems.BadInput;
 import goodbones.server.shelf.Shelf;
 import goodbones.server.workbench.Workbenches.Which;
+import goodbones.structure.Samples;
 import jakarta.validation.Valid;
 import java.security.Principal;
 import java.util.Arrays;
@@ -122,6 +124,21 @@ class WorkbenchController {
   @GetMapping("/pages/{id}/ties")
   List<Views.TieView> tiesOfPage(@PathVariable String id, @RequestParam String node) {
     return workbenches.ties(Which.page(id), NodeId.of(node));
+  }
+
+  /**
+   * What the piece makes of short, long or no words.
+   *
+   * @param words {@code short}, {@code long} or {@code none}
+   */
+  @GetMapping("/pieces/{id}/sampled")
+  Views.Workbench sampled(
+      @PathVariable String id,
+      @RequestParam String site,
+      @RequestParam(defaultValue = "") String variant,
+      @RequestParam String words) {
+    return workbenches.sampled(
+        Which.piece(id, site, variant), BadInput.known("words", words, Samples.Length::ofWord));
   }
 
   /** What an edit would come to; nothing is kept. */

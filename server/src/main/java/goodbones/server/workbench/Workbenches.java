@@ -25,6 +25,7 @@ import goodbones.server.problems.BadInput;
 import goodbones.server.problems.SameNode;
 import goodbones.server.problems.Stale;
 import goodbones.server.sites.Sites;
+import goodbones.structure.Samples;
 import goodbones.structure.Sieve;
 import goodbones.structure.Tying;
 import java.util.ArrayList;
@@ -202,6 +203,18 @@ class Workbenches {
           List<String> made = made(desk.shown().root(), after.shown().root());
           return canvas.tried(
               after, drawing(request.drawing()), new Outcome(List.of(), made, List.of(), ""));
+        });
+  }
+
+  /** What a document would show with other words in its slots; nothing is kept of it. */
+  Views.Workbench sampled(Which which, Samples.Length length) {
+    return alone(
+        which,
+        trying,
+        () -> {
+          Desk desk = open(which);
+          Edit edit = Samples.of(desk.shown().root(), length);
+          return canvas.tried(desk.write(desk.apply(edit, false, false)), "", Outcome.NONE);
         });
   }
 
