@@ -30,10 +30,16 @@ public record References(
       node.content().values().forEach(this::content);
       namedStyles.addAll(node.namedStyles());
       node.scheme().ifPresent(schemes::add);
-      node.placement().ifPresent(placement -> placement.changes().values().forEach(this::change));
+      node.placement().ifPresent(this::placement);
       node.options()
           .variants()
           .forEach(variant -> variant.layer().changes().values().forEach(this::change));
+    }
+
+    private void placement(Placement placement) {
+      placement.changes().values().forEach(this::change);
+      // What stood here before another piece was put in comes back as it was.
+      placement.left().forEach(this::placement);
     }
 
     private void content(FieldValue content) {

@@ -289,4 +289,32 @@ class ShelfApiTest {
   private static String words(String html) {
     return html.replaceAll("<[^>]*>", " ").replaceAll("\\s+", " ").strip();
   }
+
+  @Test
+  void whereAPictureOrATokenIsUsedIsAnsweredThroughEveryLevel() {
+    JsonNode accent = api.read("/api/uses/token/" + mostUsedToken()).body();
+    assertThat(accent.path("pieces").size()).isGreaterThan(0);
+    JsonNode picture = api.read("/api/uses/picture/stand-in").body();
+    assertThat(picture.path("pieces").valueStream().map(p -> p.path("pieceId").asString()))
+        .contains("st-picture-text");
+    api.editPage("sf-home", "type", "ADD", "node", "sf-home", "kind", "picture", "before", "");
+    assertThat(
+            api.read("/api/uses/picture/stand-in")
+                .body()
+                .path("pages")
+                .valueStream()
+                .map(p -> p.path("pageId").asString()))
+        .contains("sf-home");
+    assertThat(api.read("/api/uses/style/nothing").body().path("pieces")).isEmpty();
+    assertThat(api.read("/api/uses/wish/nothing").status()).isEqualTo(422);
+  }
+
+  private String mostUsedToken() {
+    return database
+        .queryForList(
+            "select ref_id from referred where kind = 'token' group by ref_id"
+                + " order by count(*) desc",
+            String.class)
+        .get(0);
+  }
 }

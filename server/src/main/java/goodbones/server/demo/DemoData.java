@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -79,29 +80,38 @@ class DemoData implements SmartInitializingSingleton {
     starters.keep(finishes.current());
     compositions.keep();
     new DemoPieces(pieces).add();
+    MorePages more = new MorePages(pieces);
     client(
         new SiteInfo("saltmarsh-ferries", "Saltmarsh Ferries", "en-GB", "saltmarsh-logo"),
         DemoFinishes.ferries(),
-        DemoPages.ferries());
+        DemoPages.ferries(),
+        more.ferries());
     client(
         new SiteInfo("oakum-rope-museum", "Oakum Rope Museum", "en-GB", "oakum-logo"),
         DemoFinishes.museum(),
-        DemoPages.museum());
+        DemoPages.museum(),
+        more.museum());
     client(
         new SiteInfo("tern-valley", "Tern Valley Allotments", "en-GB", "tern-valley-logo"),
         DemoFinishes.allotments(),
-        DemoPages.allotments());
+        DemoPages.allotments(),
+        more.allotments());
     client(
         new SiteInfo("quillon-clocks", "Quillon Clock Repair", "en-GB", "quillon-logo"),
         DemoFinishes.clocks(),
-        DemoPages.clocks());
+        DemoPages.clocks(),
+        more.clocks());
   }
 
-  private void client(SiteInfo site, Map<String, String> own, List<DemoPages.Page> pages) {
+  private void client(
+      SiteInfo site,
+      Map<String, String> own,
+      List<DemoPages.Page> pages,
+      List<DemoPages.Page> more) {
     sites.add(site);
     finishes.adopt(site.id(), finishes.current());
     own(site.id(), own);
-    for (DemoPages.Page page : pages) {
+    for (DemoPages.Page page : Stream.concat(pages.stream(), more.stream()).toList()) {
       sites.addPage(
           page.id(), site.id(), page.title(), page.address(), page.description(), page.root());
     }

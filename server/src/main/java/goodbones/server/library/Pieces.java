@@ -5,7 +5,6 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
-import goodbones.document.Uses;
 import goodbones.library.Described;
 import goodbones.library.Expanded;
 import goodbones.library.Library;
@@ -25,7 +24,6 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -50,6 +48,7 @@ public class Pieces implements Library {
   private final RevisionRepository revisions;
   private final PlacedRepository placed;
   private final Descriptions descriptions;
+  private final UsageIndex usage;
   private final Clock clock;
 
   private final Memory<RevisionEntity.Key, Revision> read =
@@ -65,11 +64,13 @@ public class Pieces implements Library {
       RevisionRepository revisions,
       PlacedRepository placed,
       Descriptions descriptions,
+      UsageIndex usage,
       Clock clock) {
     this.pieces = pieces;
     this.revisions = revisions;
     this.placed = placed;
     this.descriptions = descriptions;
+    this.usage = usage;
     this.clock = clock;
   }
 
@@ -212,7 +213,7 @@ public class Pieces implements Library {
     piece.edit(DocumentJson.write(root));
     pieces.saveAndFlush(piece);
     drafts.put(new Drafted(piece.id(), piece.version()), root);
-    index("draft", piece.id(), Optional.empty(), root);
+    usage.draft(piece.id(), root);
     boolean differs = !root.equals(revision(piece.id(), piece.currentRevision()).root());
     descriptions.shows(piece.id(), root, drawn(root), differs);
   }
@@ -261,8 +262,8 @@ public class Pieces implements Library {
         new RevisionEntity(new Revision(piece.id(), next, root, note, needed), clock.instant()));
     piece.released(next);
     pieces.saveAndFlush(piece);
-    index("piece", piece.id(), Optional.empty(), root);
-    write("draft", piece.id(), List.of());
+    usage.revision(piece.id(), next, root);
+    usage.noDraft(piece.id());
     descriptions.shows(piece.id(), root, drawn(root), false);
     follow(piece.id(), asked -> Optional.empty());
     requireShallow(piece);
@@ -358,7 +359,7 @@ public class Pieces implements Library {
       PieceEntity piece = entity(revision.pieceId());
       piece.followed(revision.number());
       pieces.saveAndFlush(piece);
-      index("piece", piece.id(), Optional.empty(), revision.root());
+      usage.revision(piece.id(), revision.number(), revision.root());
     }
     for (String id : graph.upwards(List.of(from))) {
       PieceEntity piece = entity(id);
@@ -508,38 +509,17 @@ public class Pieces implements Library {
     }
   }
 
-  /**
-   * Writes the index of a page's placements anew; called in the transaction that keeps the page.
-   */
+  /** Writes down what is not known yet of what drafts and revisions refer to. */
   @Transactional
-  public void index(String siteId, String pageId, Node root) {
-    index("page", pageId, Optional.of(siteId), root);
-  }
-
-  private void index(String ownerKind, String ownerId, Optional<String> siteId, Node root) {
-    Set<String> fresh = Uses.of(root).pieces();
-    Set<String> newlyPlaced = new TreeSet<>(fresh);
-    placed.in(ownerKind, ownerId).forEach(newlyPlaced::remove);
-    if (ownerKind.equals("draft")) {
-      placed.in("piece", ownerId).forEach(newlyPlaced::remove);
+  public void indexReferences() {
+    for (PieceEntity piece : pieces.findAll()) {
+      revisions(piece.id())
+          .forEach(
+              info ->
+                  usage.references(
+                      piece.id(), info.number(), revision(piece.id(), info.number()).root()));
+      piece.draft().ifPresent(json -> usage.draft(piece.id(), DocumentJson.read(json, Node.class)));
     }
-    descriptions.requireMayHold(siteId.orElseGet(() -> descriptions.siteOf(ownerId)), newlyPlaced);
-    List<PlacedRow> rows = new ArrayList<>();
-    Placements.of(root)
-        .forEach(
-            (path, placement) ->
-                rows.add(
-                    new PlacedRow(
-                        new PlacedRow.Key(ownerKind, ownerId, path.value()), siteId, placement)));
-    write(ownerKind, ownerId, rows);
-  }
-
-  private void write(String ownerKind, String ownerId, List<PlacedRow> rows) {
-    Set<PlacedRow.Key> now = new HashSet<>();
-    rows.forEach(row -> now.add(row.id()));
-    placed.deleteAll(
-        placed.of(ownerKind, ownerId).stream().filter(row -> !now.contains(row.id())).toList());
-    placed.saveAll(rows);
   }
 
   /** Whether nothing is known yet of what stands where, as in a database of before. */
@@ -564,6 +544,12 @@ public class Pieces implements Library {
   @Transactional(readOnly = true)
   public List<Use> uses(String pieceId) {
     return placed.uses(pieceId).stream().map(PlacedRow::use).toList();
+  }
+
+  /** The revisions on which placements stay on pages. */
+  @Transactional(readOnly = true)
+  public List<StaysOn> stays() {
+    return placed.stays();
   }
 
   /** How far changes of all pieces go. */

@@ -48,6 +48,13 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " order by p.id.ownerKind, p.id.ownerId, p.id.path")
   List<PlacedRow> uses(String piece);
 
+  /** The revisions on which placements stay on pages, held or waiting. */
+  @Query(
+      "select distinct new goodbones.server.library.StaysOn(p.pieceId, p.pinned,"
+          + " coalesce(p.siteId, '')) from PlacedRow p"
+          + " where p.id.ownerKind = 'page' and p.pinned is not null")
+  List<StaysOn> stays();
+
   /** Pages on which a piece of a site is placed. */
   @Query(
       "select distinct p.id.ownerId from PlacedRow p where p.id.ownerKind = 'page'"

@@ -7,7 +7,6 @@ import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.io.Serializable;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** One row for each placement in a page, a piece or a draft, kept beside the documents. */
@@ -32,9 +31,9 @@ class PlacedRow {
 
   protected PlacedRow() {}
 
-  PlacedRow(Key id, Optional<String> siteId, Placement placement) {
+  PlacedRow(Key id, String siteId, Placement placement) {
     this.id = id;
-    this.siteId = siteId.orElse(null);
+    this.siteId = siteId.isEmpty() ? null : siteId;
     this.pieceId = placement.pieceId();
     this.settled = placement.settled();
     this.pinned = placement.pin().map(Pin::revision).orElse(null);

@@ -2,6 +2,9 @@ package goodbones.server.reach;
 
 import goodbones.library.Adopted;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.Referred;
+import goodbones.server.library.Referrer;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.library.Use;
 import goodbones.server.sites.Sites;
 import java.util.ArrayList;
@@ -19,10 +22,12 @@ class PieceUses {
   private static final int MOST_PLACES = 200;
 
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Sites sites;
 
-  PieceUses(Pieces pieces, Sites sites) {
+  PieceUses(Pieces pieces, UsageIndex usage, Sites sites) {
     this.pieces = pieces;
+    this.usage = usage;
     this.sites = sites;
   }
 
@@ -66,6 +71,8 @@ class PieceUses {
     private final Map<String, Adopted> adopted = sites.adopted();
     private final Map<String, String> siteNames = new HashMap<>();
     private final Map<String, String> titles = new HashMap<>();
+    private final Map<String, String> names = pieces.names();
+    private final Map<String, Integer> currents = pieces.currents();
 
     Known() {
       sites.all().forEach(site -> siteNames.put(site.id(), site.name()));
@@ -78,6 +85,14 @@ class PieceUses {
               .getOrDefault(use.siteId(), new Adopted(Map.of()))
               .revisions()
               .getOrDefault(pieceId, 0);
+    }
+
+    InPage inPage(Referrer page) {
+      return new InPage(
+          page.ownerId(),
+          titles.computeIfAbsent(page.ownerId(), sites::pageTitle),
+          page.siteId(),
+          siteNames.getOrDefault(page.siteId(), ""));
     }
 
     OnPage onPage(Use use, String pieceId, int current) {
@@ -95,14 +110,49 @@ class PieceUses {
     }
   }
 
+  /**
+   * Where something is used that documents refer to.
+   *
+   * @param pages that refer to it themselves, by site and title
+   * @param more how many pages are not listed
+   * @param pieces that refer to it, and where those are used
+   */
+  record ReferredIn(List<InPage> pages, int more, List<UsedIn> pieces) {}
+
+  record InPage(String pageId, String title, String siteId, String siteName) {}
+
   @Transactional(readOnly = true)
   UsedIn of(String pieceId) {
-    pieces.get(pieceId);
+    pieces.siteOf(pieceId);
     return of(pieceId, false, new Known());
   }
 
+  /** Where a token, a named style, a scheme or a picture is used, through every level. */
+  @Transactional(readOnly = true)
+  ReferredIn of(Referred kind, String id) {
+    Known known = new Known();
+    List<InPage> pages = new ArrayList<>();
+    Map<String, Boolean> inPieces = new TreeMap<>();
+    int onPages = 0;
+    for (Referrer referrer : usage.referring(kind, id)) {
+      if (referrer.isPage()) {
+        if (onPages++ < MOST_PLACES) {
+          pages.add(known.inPage(referrer));
+        }
+      } else if (referrer.ownerKind().equals("draft")) {
+        inPieces.putIfAbsent(referrer.ownerId(), true);
+      } else if (referrer.revision() == known.currents.getOrDefault(referrer.ownerId(), 0)) {
+        inPieces.put(referrer.ownerId(), false);
+      }
+    }
+    pages.sort(Comparator.comparing(InPage::siteName).thenComparing(InPage::title));
+    List<UsedIn> inside = new ArrayList<>();
+    inPieces.forEach((piece, onlyDraft) -> inside.add(of(piece, onlyDraft, known)));
+    return new ReferredIn(pages, onPages - pages.size(), inside);
+  }
+
   private UsedIn of(String pieceId, boolean drafted, Known known) {
-    int current = pieces.current(pieceId);
+    int current = known.currents.getOrDefault(pieceId, 0);
     List<OnPage> pages = new ArrayList<>();
     Map<String, Boolean> containers = new TreeMap<>();
     int onPages = 0;
@@ -122,7 +172,7 @@ class PieceUses {
     containers.forEach((container, onlyDraft) -> inside.add(of(container, onlyDraft, known)));
     return new UsedIn(
         pieceId,
-        pieces.names().getOrDefault(pieceId, pieceId),
+        known.names.getOrDefault(pieceId, pieceId),
         current,
         drafted,
         pages,

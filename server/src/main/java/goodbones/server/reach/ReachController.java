@@ -1,12 +1,14 @@
 package goodbones.server.reach;
 
+import goodbones.server.library.Referred;
+import goodbones.server.problems.BadInput;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/pieces")
+@RequestMapping("/api")
 class ReachController {
   private final PieceUses uses;
 
@@ -15,8 +17,18 @@ class ReachController {
   }
 
   /** Where a piece is used, through every level. */
-  @GetMapping("/{id}/uses")
+  @GetMapping("/pieces/{id}/uses")
   PieceUses.UsedIn uses(@PathVariable String id) {
     return uses.of(id);
+  }
+
+  /**
+   * Where something is used that documents refer to, through every level.
+   *
+   * @param kind {@code token}, {@code style}, {@code scheme} or {@code picture}
+   */
+  @GetMapping("/uses/{kind}/{id}")
+  PieceUses.ReferredIn uses(@PathVariable String kind, @PathVariable String id) {
+    return uses.of(BadInput.known("kind", kind, Referred::ofWord), id);
   }
 }

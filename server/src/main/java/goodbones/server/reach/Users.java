@@ -1,58 +1,97 @@
 package goodbones.server.reach;
 
-import goodbones.document.References;
 import goodbones.document.StyleValue;
-import goodbones.server.library.PieceState;
+import goodbones.library.Adopted;
 import goodbones.server.library.Pieces;
-import goodbones.server.sites.PageState;
+import goodbones.server.library.Referred;
+import goodbones.server.library.Referrer;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.AllFinishes;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.function.Predicate;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.stereotype.Component;
 
-/** Who refers to a token, a named style or a scheme. */
+/** Who refers to a token, a named style, a scheme or a picture; no document is read for it. */
 @Component
 public class Users {
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Sites sites;
 
-  Users(Pieces pieces, Sites sites) {
+  Users(Pieces pieces, UsageIndex usage, Sites sites) {
     this.pieces = pieces;
+    this.usage = usage;
     this.sites = sites;
   }
 
-  /** A document, in words, and what it refers to. */
-  private record Document(String words, References references) {}
-
-  /** Who refers to what at one moment; every document is looked through once. */
+  /** Who refers to what at one moment. */
   public final class Now {
     private final AllFinishes finishes;
-    private final List<SiteInfo> clients = sites.all();
-    private final List<Document> documents = documents(clients);
+    private final Map<String, String> clients = new LinkedHashMap<>();
+    private final Map<String, String> names = pieces.names();
+    private final Map<String, Integer> currents = pieces.currents();
+    private final Map<String, Set<String>> seen;
 
     private Now(AllFinishes finishes) {
       this.finishes = finishes;
+      for (SiteInfo site : sites.all()) {
+        clients.put(site.id(), site.name());
+      }
+      this.seen = usage.seen(shown());
+    }
+
+    /** Where revisions are shown: as the current ones, at sites, and where they are held. */
+    private Map<String, Map<Integer, Set<String>>> shown() {
+      Map<String, Map<Integer, Set<String>>> shown = new HashMap<>();
+      currents.forEach((piece, number) -> where(shown, piece, number));
+      Map<String, Adopted> adopted = sites.adopted();
+      clients.forEach(
+          (site, name) ->
+              adopted
+                  .getOrDefault(site, new Adopted(Map.of()))
+                  .revisions()
+                  .forEach((piece, number) -> where(shown, piece, number).add(name)));
+      pieces
+          .stays()
+          .forEach(
+              stay ->
+                  where(shown, stay.pieceId(), stay.revision())
+                      .add(clients.getOrDefault(stay.siteId(), "")));
+      return shown;
+    }
+
+    private static Set<String> where(
+        Map<String, Map<Integer, Set<String>>> shown, String piece, int number) {
+      return shown
+          .computeIfAbsent(piece, id -> new HashMap<>())
+          .computeIfAbsent(number, n -> new TreeSet<>());
     }
 
     /** The documents and the sites' own finishes that refer to a token, in words. */
     public List<String> ofToken(String id) {
       List<String> users = new ArrayList<>(finishes.house().referringTo(id));
-      for (SiteInfo site : clients) {
-        AllFinishes.Own own = finishes.own(site.id());
-        boolean refers =
-            own.values().containsKey(id)
-                || own.values().values().stream().anyMatch(value -> refers(value, id))
-                || own.styles().values().stream()
-                    .flatMap(style -> style.styles().values().stream())
-                    .anyMatch(value -> refers(value, id));
-        if (refers) {
-          users.add("the own values of " + site.name());
-        }
-      }
-      users.addAll(documentsThat(references -> references.tokens().contains(id)));
+      clients.forEach(
+          (site, name) -> {
+            AllFinishes.Own own = finishes.own(site);
+            boolean refers =
+                own.values().containsKey(id)
+                    || own.values().values().stream().anyMatch(value -> refers(value, id))
+                    || own.styles().values().stream()
+                        .flatMap(style -> style.styles().values().stream())
+                        .anyMatch(value -> refers(value, id));
+            if (refers) {
+              users.add("the own values of " + name);
+            }
+          });
+      users.addAll(documents(Referred.TOKEN, id));
       return users;
     }
 
@@ -62,20 +101,46 @@ public class Users {
       finishes.house().namedStyles().stream()
           .filter(style -> style.basedOn().filter(id::equals).isPresent())
           .forEach(style -> users.add("the named style “" + style.name() + "”"));
-      users.addAll(documentsThat(references -> references.namedStyles().contains(id)));
+      users.addAll(documents(Referred.STYLE, id));
       return users;
     }
 
     public List<String> ofScheme(String id) {
-      return documentsThat(references -> references.schemes().contains(id));
+      return documents(Referred.SCHEME, id);
     }
 
-    private List<String> documentsThat(Predicate<References> refer) {
-      return documents.stream()
-          .filter(document -> refer.test(document.references()))
-          .map(Document::words)
-          .distinct()
-          .toList();
+    public List<String> ofPicture(String id) {
+      return documents(Referred.PICTURE, id);
+    }
+
+    private List<String> documents(Referred kind, String id) {
+      Set<String> words = new LinkedHashSet<>();
+      for (Referrer referrer : usage.referring(kind, id)) {
+        String name = names.getOrDefault(referrer.ownerId(), referrer.ownerId());
+        boolean current =
+            referrer.revision() == 0
+                || referrer.revision() == currents.getOrDefault(referrer.ownerId(), 0);
+        if (referrer.isPage()) {
+          words.add(
+              "the page “"
+                  + sites.pageTitle(referrer.ownerId())
+                  + "” of "
+                  + clients.getOrDefault(referrer.siteId(), ""));
+        } else if (current) {
+          words.add("the piece “" + name + "”");
+        } else {
+          // What nobody shows any more is history, and keeps nothing in use.
+          Set<String> where = seen.get(UsageIndex.name(referrer.ownerId(), referrer.revision()));
+          if (where != null) {
+            String revision = "revision " + referrer.revision() + " of “" + name + "”";
+            words.add(
+                where.isEmpty()
+                    ? revision + ", bound in another piece"
+                    : revision + ", shown at " + String.join(", ", where));
+          }
+        }
+      }
+      return List.copyOf(words);
     }
   }
 
@@ -85,29 +150,5 @@ public class Users {
 
   public Now now(AllFinishes finishes) {
     return new Now(finishes);
-  }
-
-  private List<Document> documents(List<SiteInfo> clients) {
-    List<Document> documents = new ArrayList<>();
-    for (PieceState piece : pieces.all()) {
-      documents.add(new Document("the piece “" + piece.name() + "”", References.of(piece.root())));
-      for (SiteInfo site : clients) {
-        int adopted = sites.adopted(site.id()).revisions().getOrDefault(piece.id(), 0);
-        if (adopted > 0) {
-          documents.add(
-              new Document(
-                  "revision " + adopted + " of “" + piece.name() + "”, shown at " + site.name(),
-                  References.of(pieces.expanded(piece.id(), adopted).root())));
-        }
-      }
-    }
-    for (SiteInfo site : clients) {
-      for (PageState page : sites.pages(site.id())) {
-        documents.add(
-            new Document(
-                "the page “" + page.title() + "” of " + site.name(), References.of(page.root())));
-      }
-    }
-    return documents;
   }
 }

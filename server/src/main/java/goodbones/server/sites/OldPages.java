@@ -3,6 +3,7 @@ package goodbones.server.sites;
 import goodbones.document.Node;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -19,12 +20,14 @@ public class OldPages implements SmartInitializingSingleton {
   private final PageRepository pages;
   private final Sites sites;
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Clock clock;
 
-  OldPages(PageRepository pages, Sites sites, Pieces pieces, Clock clock) {
+  OldPages(PageRepository pages, Sites sites, Pieces pieces, UsageIndex usage, Clock clock) {
     this.pages = pages;
     this.sites = sites;
     this.pieces = pieces;
+    this.usage = usage;
     this.clock = clock;
   }
 
@@ -43,11 +46,15 @@ public class OldPages implements SmartInitializingSingleton {
       page.write(DocumentJson.write(root), root.children().size(), clock.instant());
     }
     pages.saveAllAndFlush(unsettled);
-    if (pieces.isIndexEmpty()) {
+    boolean unreferred = usage.isEmpty();
+    if (unreferred) {
+      pieces.indexReferences();
+    }
+    if (unreferred || pieces.isIndexEmpty()) {
       for (PageEntity page : pages.findAll()) {
         Node root = read(page);
         page.count(root.children().size());
-        pieces.index(page.siteId(), page.id(), root);
+        usage.page(page.siteId(), page.id(), root);
       }
     }
   }

@@ -13,6 +13,7 @@ import goodbones.library.Shown;
 import goodbones.library.SiteFillings;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
@@ -45,6 +46,7 @@ public class Sites {
 
   private final SiteRepository sites;
   private final PageRepository pages;
+  private final UsageIndex usage;
   private final AdoptedRepository adopted;
   private final AdoptionRepository adoptions;
   private final FilledSlots filled;
@@ -58,6 +60,7 @@ public class Sites {
   Sites(
       SiteRepository sites,
       PageRepository pages,
+      UsageIndex usage,
       AdoptedRepository adopted,
       AdoptionRepository adoptions,
       FilledSlots filled,
@@ -66,6 +69,7 @@ public class Sites {
       Clock clock) {
     this.sites = sites;
     this.pages = pages;
+    this.usage = usage;
     this.adopted = adopted;
     this.adoptions = adoptions;
     this.filled = filled;
@@ -253,7 +257,7 @@ public class Sites {
     PageEntity page = new PageEntity(id, siteId, title, address, description);
     page.write(DocumentJson.write(settled), settled.children().size(), clock.instant());
     pages.saveAndFlush(page);
-    pieces.index(siteId, id, settled);
+    usage.page(siteId, id, settled);
     adoptPlaced(siteId, settled);
   }
 
@@ -327,7 +331,7 @@ public class Sites {
     page.write(DocumentJson.write(root), root.children().size(), clock.instant());
     pages.saveAndFlush(page);
     roots.put(new Written(pageId, page.version()), root);
-    pieces.index(page.siteId(), pageId, root);
+    usage.page(page.siteId(), pageId, root);
     adoptPlaced(page.siteId(), root);
     return page.state(root);
   }
