@@ -1,5 +1,5 @@
 import { DndContext } from '@dnd-kit/core';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ZoomIn } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useLocation, useNavigate, useSearchParams } from 'react-router';
@@ -130,6 +130,7 @@ function Bench(props: BenchProps) {
   /** Whether what is set in an item of a list is for that item alone. */
   const [alone, setAlone] = useState(false);
   const navigate = useNavigate();
+  const queries = useQueryClient();
   const location = useLocation();
   const [search] = useSearchParams();
   const [reference, setReference] = useReference(source.key.join(' '));
@@ -178,6 +179,8 @@ function Bench(props: BenchProps) {
       const problem = await send(body, { every: !alone });
       if (problem) for (const canvas of drawings) canvas.putBack();
       if (problem) return problem;
+      if (body.type === 'KEEP')
+        void queries.invalidateQueries({ queryKey: ['pieces'], refetchType: 'all' });
       const last = lastMade();
       const [first] = last.made;
       if (first !== undefined) {
@@ -186,7 +189,7 @@ function Bench(props: BenchProps) {
       }
       return undefined;
     },
-    [send, lastMade, pick, idle, canvases, tree, view.fresh, alone, lookAt],
+    [send, lastMade, pick, idle, canvases, tree, view.fresh, alone, lookAt, queries],
   );
   const onVersion = useCallback(
     (version: number, stamp: number) => void catchUp(version, stamp),

@@ -370,7 +370,7 @@ final class LocalEdits {
     }
     Catalogue.requireNoneNew(
         parent.withChildren(List.of()),
-        parent.withChildren(List.of(moved.kind().isMember() ? moved.children().get(0) : moved)));
+        parent.withChildren(List.of(Members.withoutMembers(moved))));
     NodeId into = e.parent().inner();
     LocalKey key = new LocalKey(id.inner(), Aspect.PLACED);
     Optional<Node> inserted =

@@ -238,4 +238,26 @@ class ExchangeTest {
     assertThat(outcome.open()).isFalse();
     return Placements.of(outcome.sites().get(0).pages().get(0).root()).get(P);
   }
+
+  /**
+   * Not an exchange, but the same shelf: what holds a placement can be moved like anything else.
+   */
+  @Test
+  void aColumnWithAPieceInItChangesSides() {
+    Node row =
+        Node.of(NodeId.of("row"), Kind.ROW, "")
+            .withChildren(
+                List.of(
+                    Node.of(NodeId.of("left"), Kind.COLUMN, "")
+                        .withChildren(List.of(element("text", Kind.TEXT, ""))),
+                    Node.of(NodeId.of("right"), Kind.COLUMN, "")
+                        .withChildren(List.of(placing("inner", "box")))));
+    shelf.keep("box", Node.of(NodeId.of("b"), Kind.BOX, ""));
+    shelf.keep("wide", piece("h", row));
+    NodeId rowThere = NodeId.of("p/row");
+    page = editor().apply(page, new Edit.Move(NodeId.of("p/right"), rowThere, 0)).root();
+    assertThat(editor().shown(page).root().find(rowThere).orElseThrow().children())
+        .extracting(Node::id)
+        .containsExactly(NodeId.of("p/right"), NodeId.of("p/left"));
+  }
 }
