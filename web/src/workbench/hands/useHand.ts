@@ -36,6 +36,11 @@ function useAddress() {
   return { search, set, settled };
 }
 
+/** The node of that id, or the outermost one of the placement that has it. */
+function standsFor(tree: Tree, id: string): NodeView | undefined {
+  return tree.byId.get(id) ?? tree.nodes.find((node) => node.id.startsWith(`${id}/`));
+}
+
 /** What is in hand, one thing or several, and the device whose frame takes the edits. */
 export function useHand(tree: Tree) {
   const { search, set, settled } = useAddress();
@@ -45,7 +50,7 @@ export function useHand(tree: Tree) {
   /** Whether what is in hand stays there while something else is taken as well. */
   const [sticky, setSticky] = useState(false);
   const inHand =
-    (wanted === null ? undefined : tree.byId.get(wanted)) ??
+    (wanted === null ? undefined : standsFor(tree, wanted)) ??
     tree.children(tree.root.id)[0] ??
     tree.root;
   const others = also.flatMap((id) => (id === inHand.id ? [] : (tree.byId.get(id) ?? [])));

@@ -122,7 +122,7 @@ class FinishesApiTest {
   void whatAnEditWouldReachIsWhatItThenChanges() {
     Map<String, Object> edit = valueEdit(VALLEY, "t-accent", "#2f5d34");
     JsonNode reach = api.write("/api/finishes/reach", edit).body();
-    assertThat(reach.path("reach").path("nodes").asInt()).isEqualTo(2);
+    assertThat(reach.path("reach").path("nodes").asInt()).isEqualTo(13);
     assertThat(reach.path("reach").path("gained")).isNotEmpty();
     assertThat(reach.path("reach").path("lost")).isEmpty();
     JsonNode tried =
@@ -157,7 +157,7 @@ class FinishesApiTest {
         .as("pieces are worked on with the finishes that are worked on")
         .contains("--space-gap:20px");
     JsonNode plan = api.read("/api/finishes/plan").body();
-    assertThat(plan.valueStream().map(p -> p.path("reach").path("pages").asInt())).contains(3);
+    assertThat(plan.valueStream().map(p -> p.path("reach").path("pages").asInt())).contains(5);
     assertThat(api.write("/api/finishes/release", Map.of("note", " ", "sites", List.of())).detail())
         .contains("what is new");
     JsonNode released =
