@@ -129,7 +129,13 @@ final class Application implements AutoCloseable {
     process = launch();
   }
 
-  private void stop() {
+  /** Where its database is, while it is stopped. */
+  String database() {
+    return "jdbc:h2:file:" + data.resolve("good-bones") + ";WRITE_DELAY=0";
+  }
+
+  /** Ends it in good order. */
+  void stop() {
     process.destroy();
     try {
       process.waitFor(20, TimeUnit.SECONDS);
