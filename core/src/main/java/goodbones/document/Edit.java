@@ -80,9 +80,19 @@ public sealed interface Edit {
    *
    * @param settled the revision on which it was made, for one that is brought back; 0 for the one
    *     that is shown
+   * @param piece the piece that stood there, for one that is brought back; empty where any may
    */
-  record SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value, int settled)
+  record SetLocal(
+      NodeId placement, LocalKey key, Optional<LocalValue> value, int settled, String piece)
       implements Edit {
+    public SetLocal {
+      // Edits that were kept before say none.
+      piece = piece == null ? "" : piece;
+    }
+
+    public SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value, int settled) {
+      this(placement, key, value, settled, "");
+    }
 
     /** A change that is made on the revision shown. */
     public SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value) {
@@ -91,14 +101,27 @@ public sealed interface Edit {
   }
 
   /** Sets the order of a parent with locally placed children; an empty list takes it away. */
-  record SetOrder(NodeId placement, NodeId parent, List<NodeId> ids) implements Edit {
+  record SetOrder(NodeId placement, NodeId parent, List<NodeId> ids, String piece) implements Edit {
     public SetOrder {
       ids = List.copyOf(ids);
+      piece = piece == null ? "" : piece;
+    }
+
+    public SetOrder(NodeId placement, NodeId parent, List<NodeId> ids) {
+      this(placement, parent, ids, "");
     }
   }
 
   /** Holds a placement at a revision, or lets it follow. */
-  record SetPin(NodeId placement, Optional<Pin> pin) implements Edit {}
+  record SetPin(NodeId placement, Optional<Pin> pin, String piece) implements Edit {
+    public SetPin {
+      piece = piece == null ? "" : piece;
+    }
+
+    public SetPin(NodeId placement, Optional<Pin> pin) {
+      this(placement, pin, "");
+    }
+  }
 
   /** Puts a placement as a whole in the place of what stands there. */
   record SetPlacement(NodeId node, Placement placement) implements Edit {}
@@ -137,9 +160,9 @@ public sealed interface Edit {
     } else if (this instanceof Rename e) {
       return new Rename(other, e.name());
     } else if (this instanceof SetLocal e) {
-      return new SetLocal(other, e.key(), e.value(), e.settled());
+      return new SetLocal(other, e.key(), e.value(), e.settled(), e.piece());
     } else if (this instanceof SetPin e) {
-      return new SetPin(other, e.pin());
+      return new SetPin(other, e.pin(), e.piece());
     } else if (this instanceof Switch e) {
       return new Switch(other, e.on());
     } else if (this instanceof ShowVariant e) {

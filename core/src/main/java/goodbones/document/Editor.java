@@ -126,13 +126,14 @@ public final class Editor {
       Optional<LocalValue> before = Optional.ofNullable(placement.changes().get(e.key()));
       return new Edited(
           replace(root, e.placement(), placement.withChange(e.key(), e.value())),
-          new Edit.SetLocal(e.placement(), e.key(), before, placement.settled()));
+          new Edit.SetLocal(
+              e.placement(), e.key(), before, placement.settled(), placement.pieceId()));
     } else if (edit instanceof Edit.SetOrder e) {
       Placement placement = placement(root, e.placement());
       List<NodeId> before = placement.order().getOrDefault(e.parent(), List.of());
       return new Edited(
           replace(root, e.placement(), placement.withOrder(e.parent(), e.ids())),
-          new Edit.SetOrder(e.placement(), e.parent(), before));
+          new Edit.SetOrder(e.placement(), e.parent(), before, placement.pieceId()));
     } else if (edit instanceof Edit.SetPin e) {
       Placement placement = placement(root, e.placement());
       Node held = require(root, e.placement());
@@ -141,7 +142,7 @@ public final class Editor {
       }
       return new Edited(
           replace(root, e.placement(), placement.withPin(e.pin())),
-          new Edit.SetPin(e.placement(), placement.pin()));
+          new Edit.SetPin(e.placement(), placement.pin(), placement.pieceId()));
     } else if (edit instanceof Edit.SetPlacement e) {
       Placement placement = placement(root, e.node());
       return new Edited(

@@ -249,12 +249,40 @@ public final class PageEditor {
    * @throws AsksFirst if the library changed the same since
    */
   public Edited reapply(Node page, Edit asked) {
+    asked.steps().forEach(step -> requireSamePiece(page, step));
     Edit edit = relocated(page, asked);
     requireTargets(page, edit);
     Run run = new Run(page);
     run.requireFilled(edit);
     run.carryOut(edit);
     return finished(run);
+  }
+
+  /** What was said of one piece is nothing that another one, put there since, could have. */
+  private static void requireSamePiece(Node page, Edit step) {
+    NodeId at;
+    String piece;
+    if (step instanceof Edit.SetLocal e) {
+      at = e.placement();
+      piece = e.piece();
+    } else if (step instanceof Edit.SetOrder e) {
+      at = e.placement();
+      piece = e.piece();
+    } else if (step instanceof Edit.SetPin e) {
+      at = e.placement();
+      piece = e.piece();
+    } else {
+      return;
+    }
+    page.find(at)
+        .filter(node -> node.kind() == Kind.PLACEMENT && !piece.isEmpty())
+        .filter(node -> node.placement().filter(p -> !p.pieceId().equals(piece)).isPresent())
+        .ifPresent(
+            node -> {
+              throw Refused.at(
+                  node,
+                  "Another piece was put here since; take that back first. Nothing was changed");
+            });
   }
 
   /** A change that is brought back is aimed at where its node stands now. */
@@ -279,7 +307,8 @@ public final class PageEditor {
                             local.settled(),
                             showing.shownBy(placement)),
                         local.value(),
-                        local.settled()))
+                        local.settled(),
+                        local.piece()))
         .orElse(edit);
   }
 

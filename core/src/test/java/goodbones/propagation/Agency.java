@@ -2,6 +2,7 @@ package goodbones.propagation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import goodbones.document.Catalogue;
 import goodbones.document.Edit;
 import goodbones.document.Edited;
 import goodbones.document.FieldValue;
@@ -14,6 +15,7 @@ import goodbones.document.Placement;
 import goodbones.document.Refused;
 import goodbones.library.Adopted;
 import goodbones.library.AsksFirst;
+import goodbones.library.Exchange;
 import goodbones.library.PageEditor;
 import goodbones.library.Placements;
 import goodbones.library.Shown;
@@ -153,7 +155,7 @@ final class Agency {
   /** Does one thing; one that is refused changes nothing. */
   void step() {
     try {
-      switch (random.nextInt(14)) {
+      switch (random.nextInt(16)) {
         case 0, 1 -> release();
         case 2, 3 -> rollOut(pick(PIECES), random.nextInt(3) > 0);
         case 4 -> takeBack();
@@ -163,6 +165,8 @@ final class Agency {
         case 8 -> turn(false, pick(sites));
         case 9 -> forthAgain(pick(sites));
         case 10 -> goBack();
+        case 11 -> exchange();
+        case 12 -> replace();
         default -> edit();
       }
     } catch (Refused refused) {
@@ -306,6 +310,74 @@ final class Agency {
     Edit edit = new Edit.Insert(page.root.id(), 0, isSection ? copy : section);
     carryOut(site, page, editor(site).apply(page.root, edit));
     count("paste");
+  }
+
+  /** Another piece that could stand where one does. */
+  private Optional<String> other(String piece) {
+    String by = pick(PIECES);
+    boolean fits = shelf.placeable(piece).root() == shelf.placeable(by).root();
+    return Optional.of(by).filter(id -> fits && !id.equals(piece));
+  }
+
+  private Placement placing(OneSite site, String piece) {
+    return Placement.of(piece).withSettled(site.adopted.revisions().get(piece));
+  }
+
+  private void exchange() {
+    OneSite site = pick(sites);
+    OnePage page = pick(site.pages);
+    List<Node> placed =
+        page.root.all().stream().filter(node -> node.kind() == Kind.PLACEMENT).toList();
+    if (placed.isEmpty()) {
+      return;
+    }
+    Node node = pick(placed);
+    Placement stands = node.placement().orElseThrow();
+    other(stands.pieceId())
+        .ifPresent(
+            by -> {
+              Placement after =
+                  new Exchange(shelf).of(stands, site.adopted.shownBy(stands), placing(site, by));
+              Edit edit = new Edit.SetPlacement(node.id(), after);
+              carryOut(site, page, editor(site).apply(page.root, edit));
+              count("exchange");
+            });
+  }
+
+  /** Puts another piece in the place of one on every page; every word is carried or listed. */
+  private void replace() {
+    String piece = pick(PIECES);
+    Optional<String> by = other(piece);
+    if (by.isEmpty()) {
+      return;
+    }
+    Map<OnePage, Node> after = new HashMap<>();
+    List<Rollout.WrittenStep> written = new ArrayList<>();
+    for (OneSite site : sites) {
+      for (OnePage page : site.pages) {
+        Replacement.Outcome outcome =
+            new Replacement(shelf, piece).in(page.root, site.adopted, placing(site, by.get()));
+        Catalogue.requireNoneNew(
+            shown(site, page).root(), Shown.of(outcome.root(), site.adopted, shelf).root());
+        after.put(page, outcome.root());
+        Map<NodeId, Placement> now = Placements.of(outcome.root());
+        Placements.of(page.root)
+            .forEach(
+                (path, was) -> {
+                  Placement is = now.get(path);
+                  if (page.root.find(path).isPresent() && is != null && !is.equals(was)) {
+                    written.add(new Rollout.WrittenStep(site.id, page.id, path, was, is));
+                  }
+                });
+      }
+    }
+    if (!written.isEmpty()) {
+      after.forEach((page, root) -> page.root = root);
+      rollouts.add(
+          new Rollout(
+              piece, shelf.current(piece), List.of(), written, List.of(), by.get(), List.of()));
+      count("replacement");
+    }
   }
 
   private void release() {
