@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { answer, api, leftOutWords, Problem, uploadPicture } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { count, names } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Empty, Loading } from '../../ui/States';
 import { inputClass } from '../../ui/inputClass';
@@ -21,6 +22,34 @@ export function PicturePicker(props: Props) {
     <Sheet open={props.open} onClose={props.onClose} title="Choose a picture" wide>
       <Choice {...props} />
     </Sheet>
+  );
+}
+
+/** Named before the others are only counted. */
+const NAMED = 4;
+
+/** Where a picture is used already: on pages, and in pieces. */
+function UsedIn({ picture }: { picture: string }) {
+  const used = useQuery({
+    queryKey: ['uses', 'picture', picture],
+    queryFn: () =>
+      answer(
+        api.GET('/api/uses/{kind}/{id}', { params: { path: { kind: 'picture', id: picture } } }),
+      ),
+    gcTime: 0,
+  });
+  if (!used.data) return null;
+  const places = [
+    ...used.data.pages.map((page) => `“${page.title}” of ${page.siteName}`),
+    ...used.data.pieces.map((piece) => `the piece “${piece.name}”`),
+  ];
+  const others = places.length - NAMED + used.data.more;
+  return (
+    <p className="mt-3 text-[13px] text-soft">
+      {places.length === 0
+        ? 'Used nowhere yet.'
+        : `Used on ${names(places.slice(0, NAMED))}${others > 0 ? ` and ${count(others, 'other place')}` : ''}.`}
+    </p>
   );
 }
 
@@ -110,6 +139,7 @@ function Choice({ chosen, alt, onClose, onChoose }: Props) {
           />
         </label>
       </div>
+      {picture && <UsedIn picture={picture} />}
       {note && (
         <p role="status" className="mt-3 text-soft">
           {note}
