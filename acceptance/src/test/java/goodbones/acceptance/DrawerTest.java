@@ -26,6 +26,17 @@ class DrawerTest extends WithDesigner {
     return designer.region("Library drawer");
   }
 
+  private static Locator cards() {
+    return drawer().locator("[role=option]");
+  }
+
+  /** Opens the drawer, and looks for something in it. */
+  private static void look(String words) {
+    press("l");
+    assertThat(cards().first()).isVisible();
+    page().keyboard().type(words);
+  }
+
   private static Locator sections(String frame) {
     return designer.frame(frame).locator("section");
   }
@@ -46,8 +57,7 @@ class DrawerTest extends WithDesigner {
     show(HOME);
     assertThat(sections(DESKTOP).first()).isVisible();
     int before = sections(DESKTOP).count();
-    press("l");
-    assertThat(drawer()).isVisible();
+    look("");
     press("ArrowDown", "ArrowDown", "ArrowDown");
     assertSections(before + 1);
     press("ArrowDown");
@@ -64,8 +74,7 @@ class DrawerTest extends WithDesigner {
   @Order(2)
   void enterKeepsWhatIsTriedAndEscapeInTheAddBoxDoesNot() {
     int before = sections(DESKTOP).count();
-    press("l");
-    page().keyboard().type("call to action in a line");
+    look("call to action in a line");
     press("ArrowDown");
     assertSections(before + 1);
     press("Enter");
@@ -88,9 +97,8 @@ class DrawerTest extends WithDesigner {
   @Order(3)
   void aCardIsDraggedOntoThePageDrawing() {
     int before = sections(DESKTOP).count();
-    press("l");
-    page().keyboard().type("closing band");
-    Locator card = drawer().locator("[role=option]").first();
+    look("closing band");
+    Locator card = cards().first();
     assertThat(card).isVisible();
     BoundingBox from = card.boundingBox();
     BoundingBox strip = page().locator("[data-strip]").last().boundingBox();
