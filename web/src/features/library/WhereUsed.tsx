@@ -1,9 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { answer, api, type Schemas } from '../../api/client';
+import { answer, api, fetchText, type Schemas } from '../../api/client';
+import sizes from '../../api/devices.json';
 import { Button } from '../../ui/Button';
 import { Empty, Failed, Loading, Mark } from '../../ui/States';
 import { Miniature } from '../../workbench/canvas/Miniature';
+import { Whole } from '../../workbench/canvas/Whole';
 
 type Used = Schemas['UsedIn'];
 type OnPage = Schemas['OnPage'];
@@ -50,6 +52,20 @@ export function WhereUsed({ piece, site, onClose }: Props) {
   );
 }
 
+/** Of each client so many pages are drawn; the others are named. */
+const DRAWN = 4;
+
+/** A page, whole and very small. */
+function PageDrawn({ page }: { page: string }) {
+  const address = `/api/pages/${page}/frame`;
+  const html = useQuery({ queryKey: ['frame', address], queryFn: () => fetchText(address) });
+  return (
+    <span aria-hidden className="w-14 h-12 grid place-items-center bg-board shrink-0">
+      <Whole html={html.data} title="The page" viewport={sizes.desktop} width={52} height={46} />
+    </span>
+  );
+}
+
 function isNowhere(used: Used): boolean {
   return used.pages.length === 0 && used.pieces.length === 0;
 }
@@ -67,12 +83,13 @@ function Level({ used, site }: { used: Used; site: string }) {
         <section key={name} className="mb-3">
           <h3 className="text-[14px]">{name}</h3>
           <ul className="border-t border-hair">
-            {pages.map((page) => (
+            {pages.map((page, i) => (
               <li key={`${page.pageId} ${page.path}`} className="border-b border-hair">
                 <Link
                   to={`/sites/${page.siteId}/pages/${page.pageId}?node=${encodeURIComponent(page.path)}`}
-                  className="flex items-baseline gap-2 py-1 hover:bg-sheet text-[13px]"
+                  className="flex items-center gap-2 py-1 hover:bg-sheet text-[13px]"
                 >
+                  {i < DRAWN && <PageDrawn page={page.pageId} />}
                   <span className="font-medium truncate">{page.title}</span>
                   <span className="text-soft ml-auto whitespace-nowrap">
                     revision {page.revision}

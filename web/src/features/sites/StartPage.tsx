@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import sizes from '../../api/devices.json';
 import { answer, api, fetchText, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { count } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
 import { Whole } from '../../workbench/canvas/Whole';
@@ -12,14 +13,15 @@ import { Whole } from '../../workbench/canvas/Whole';
 type Start =
   | { from: 'nothing' }
   | { from: 'composition'; id: string }
-  | { from: 'page'; id: string; words: boolean };
+  | { from: 'page'; id: string; words: boolean }
+  | { from: 'set'; id: string };
 
 type Props = {
   site: { id: string; name: string; pages: readonly { id: string; title: string }[] };
   onClose: () => void;
 };
 
-function ask(siteId: string, title: string, start: Start) {
+function ask(siteId: string, title: string, start: Exclude<Start, { from: 'set' }>) {
   const params = { path: { id: siteId } };
   switch (start.from) {
     case 'nothing':
@@ -51,9 +53,24 @@ export function StartPage({ site, onClose }: Props) {
   const chosen = compositions.data?.find(
     (one) => start.from === 'composition' && one.id === start.id,
   );
+  const sets = useQuery({
+    queryKey: ['site-sets', site.id],
+    queryFn: () => answer(api.GET('/api/sites/{id}/sets', { params: { path: { id: site.id } } })),
+    gcTime: 0,
+  });
+  const set = sets.data?.find((one) => start.from === 'set' && one.id === start.id);
   const named = title.trim() || (chosen?.name ?? '');
   const make = async () => {
     try {
+      if (start.from === 'set') {
+        const params = { path: { id: site.id } };
+        await answer(
+          api.POST('/api/sites/{id}/pages/from-set', { params, body: { set: start.id } }),
+        );
+        await queries.invalidateQueries({ queryKey: ['sites'] });
+        onClose();
+        return;
+      }
       const made = await answer(ask(site.id, named, start));
       await queries.invalidateQueries({ queryKey: ['sites'] });
       void navigate(`/sites/${site.id}/pages/${made.id}`);
@@ -75,6 +92,7 @@ export function StartPage({ site, onClose }: Props) {
           <input
             autoFocus
             value={title}
+            disabled={set !== undefined}
             maxLength={120}
             placeholder={chosen?.name}
             onChange={(e) => {
@@ -107,6 +125,23 @@ export function StartPage({ site, onClose }: Props) {
                 }}
               >
                 <Drawn address={`/api/compositions/${one.id}/frame?site=${site.id}`} />
+              </Choice>
+            ))}
+            {sets.data?.map((one) => (
+              <Choice
+                key={one.id}
+                title={one.name}
+                notes="Several pages at once"
+                chosen={set === one}
+                onChoose={() => {
+                  setStart({ from: 'set', id: one.id });
+                }}
+              >
+                <ol className="list-decimal pl-5 text-[13px] leading-5 text-left">
+                  {one.pages.map((page) => (
+                    <li key={page}>{page}</li>
+                  ))}
+                </ol>
               </Choice>
             ))}
             {site.pages.map((page) => (
@@ -144,8 +179,8 @@ export function StartPage({ site, onClose }: Props) {
         )}
         <div className="flex justify-end gap-3">
           <Button onClick={onClose}>Make none</Button>
-          <Button look="main" type="submit" disabled={named === ''}>
-            Make page
+          <Button look="main" type="submit" disabled={named === '' && !set}>
+            {set ? `Make ${count(set.pages.length, 'page')}` : 'Make page'}
           </Button>
         </div>
       </form>

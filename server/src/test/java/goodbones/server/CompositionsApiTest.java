@@ -114,4 +114,19 @@ class CompositionsApiTest {
   private static String words(String html) {
     return html.replaceAll("<[^>]*>", " ").replaceAll("\\s+", " ").strip();
   }
+
+  @Test
+  void aSiteStartsFromASetOfPagesAndGetsNoneTwice() {
+    JsonNode sets = api.read("/api/sites/quillon-clocks/sets").body();
+    assertThat(sets.get(1).path("pages").valueStream().map(JsonNode::asString))
+        .contains("About", "News")
+        .doesNotContain("Prices");
+    Api.Answer made = api.write("/api/sites/quillon-clocks/pages/from-set", Map.of("set", "whole"));
+    assertThat(made.body()).hasSize(sets.get(1).path("pages").size());
+    assertThat(api.page(made.body().get(0).path("id").asString()).path("placements")).isNotEmpty();
+    assertThat(api.read("/api/sites/quillon-clocks/sets").body()).isEmpty();
+    assertThat(
+            api.write("/api/sites/quillon-clocks/pages/from-set", Map.of("set", "huge")).status())
+        .isEqualTo(422);
+  }
 }

@@ -59,6 +59,20 @@ class CompositionController {
     return new StartedPage(compositions.pageLike(id, start.title(), start.page(), start.words()));
   }
 
+  record FromSet(String set) {}
+
+  /** The sets of pages that a client's site can start from, as far as it lacks them. */
+  @GetMapping("/sites/{id}/sets")
+  List<Compositions.SetView> sets(@PathVariable String id) {
+    return compositions.sets(id);
+  }
+
+  /** Makes the pages of a set that the client does not have yet. */
+  @PostMapping("/sites/{id}/pages/from-set")
+  List<StartedPage> fromSet(@PathVariable String id, @Valid @RequestBody FromSet start) {
+    return compositions.pagesFrom(id, start.set()).stream().map(StartedPage::new).toList();
+  }
+
   /** Keeps what stands on a page from the library as a composition. */
   @PostMapping("/pages/{id}/composition")
   void keep(@PathVariable String id, @Valid @RequestBody KeptComposition kept) {

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -167,6 +168,55 @@ public class Compositions {
           "“" + pieces.names().get(each.pieceId()) + "”");
     }
     return sites.newPage(siteId, title, id -> PageStart.of(id, placed, Compositions::freshId));
+  }
+
+  /**
+   * A set of pages.
+   *
+   * @param pages the titles of those that the client does not have yet, in order
+   */
+  record SetView(String id, String name, List<String> pages) {}
+
+  /** The sets of which a client lacks some page. */
+  @Transactional(readOnly = true)
+  List<SetView> sets(String siteId) {
+    return SiteSets.ALL.stream()
+        .map(
+            set ->
+                new SetView(
+                    set.id(),
+                    set.name(),
+                    lacking(siteId, set).stream().map(SiteSets.SetPage::title).toList()))
+        .filter(view -> !view.pages().isEmpty())
+        .toList();
+  }
+
+  /** The pages of a set that a client has none of the same title for. */
+  private List<SiteSets.SetPage> lacking(String siteId, SiteSets.SiteSet set) {
+    Set<String> titles = new HashSet<>();
+    sites.pages(siteId).forEach(page -> titles.add(page.title().toLowerCase(Locale.ROOT)));
+    return set.pages().stream()
+        .filter(page -> repository.existsById(page.composition()))
+        .filter(page -> !titles.contains(page.title().toLowerCase(Locale.ROOT)))
+        .toList();
+  }
+
+  /**
+   * Makes the pages of a set that the client does not have yet.
+   *
+   * @return their ids, in order
+   * @throws BadInput if there is no such set, or as {@link #pageFrom}
+   */
+  @Transactional
+  List<String> pagesFrom(String siteId, String setId) {
+    SiteSets.SiteSet set =
+        SiteSets.ALL.stream()
+            .filter(one -> one.id().equals(setId))
+            .findFirst()
+            .orElseThrow(() -> new BadInput("set", "There is no set of pages “" + setId + "”"));
+    return lacking(siteId, set).stream()
+        .map(page -> pageFrom(siteId, page.title(), page.composition()))
+        .toList();
   }
 
   /**
