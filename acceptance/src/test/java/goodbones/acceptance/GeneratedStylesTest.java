@@ -54,7 +54,7 @@ import org.junit.jupiter.api.Test;
 class GeneratedStylesTest {
   private static final long SEED = 20_261_124;
   private static final int LEAST_NODES = 500;
-  private static final int SEEDS = Runs.of(3, 30);
+  private static final int SEEDS = Runs.of(2, 30);
 
   private static final Map<StyleProperty, List<String>> VALUES =
       Map.ofEntries(
