@@ -46,12 +46,12 @@ export function PieceScreen() {
       heading={(view, replace) => (
         <>
           <h1 className="text-[16px]">{view.title}</h1>
-          <label className="flex items-center gap-1.5 text-[12.5px] text-soft mt-1">
-            <span className="whitespace-nowrap">in the look of</span>
+          <label className="block text-[12.5px] text-soft mt-1">
+            in the look of
             <select
               aria-label="In the look of"
               value={site}
-              className="border border-line bg-sheet text-ink py-0.5 min-w-0 flex-1 rounded-[2px]"
+              className="block border border-line bg-sheet text-ink py-0.5 w-full rounded-[2px]"
               onChange={(e) => {
                 set('site', e.target.value);
               }}

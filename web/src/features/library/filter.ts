@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { says } from '../../workbench/hands/actions';
 
 export type Card = Schemas['PieceCard'];
 
@@ -52,14 +53,6 @@ function isIn(state: State, card: Card): boolean {
     case 'retired':
       return card.retired;
   }
-}
-
-function says(card: Card, words: string): boolean {
-  const all = `${card.name} ${card.tags.join(' ')} ${card.notes} ${card.words}`.toLowerCase();
-  return words
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => all.includes(word));
 }
 
 type Question = 'kind' | 'purpose' | 'client' | 'state' | 'tag';

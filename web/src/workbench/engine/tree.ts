@@ -47,6 +47,15 @@ export function stepFrom(tree: Tree, node: NodeView, step: Step): NodeView {
   return siblings[at + (step === 'next' ? 1 : -1)] ?? node;
 }
 
+/** The kind of what is around a placement that a node stands in; empty if nothing is. */
+export function kindAround(tree: Tree, node: NodeView, placement: string): string {
+  const outside = tree
+    .chain(node)
+    .toReversed()
+    .find((n) => n.placement !== placement && !n.placement.startsWith(`${placement}/`));
+  return outside?.kind ?? '';
+}
+
 /** The sibling before which a node stands; empty for the last one. */
 export function siblingAfter(tree: Tree, node: NodeView): string {
   const siblings = tree.children(node.parent);

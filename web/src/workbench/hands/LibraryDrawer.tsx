@@ -7,7 +7,7 @@ import { count } from '../../ui/count';
 import { Whole } from '../canvas/Whole';
 import type { AskedEdit, NodeView, PlacementView } from '../engine/source';
 import type { Tree } from '../engine/tree';
-import { isOffered, spotFor, type Addable, type May } from './actions';
+import { isOffered, says, spotFor, type Addable, type May } from './actions';
 
 type Card = Schemas['PieceCard'];
 
@@ -89,20 +89,16 @@ export function LibraryDrawer(props: Props) {
       }
     );
   };
-  const says = ({ name, notes, tags, words: said }: Card) => {
-    const all = `${name} ${notes} ${tags.join(' ')} ${said}`.toLowerCase();
-    return words
-      .toLowerCase()
-      .split(/\s+/)
-      .every((word) => all.includes(word));
-  };
   const here = library.data?.find((card) => card.id === exchangeable?.pieceId);
   const neighbour = (card: Card) =>
     now === 'exchange' && here && card.purpose !== here.purpose ? 1 : 0;
   const offered = (library.data ?? [])
     .filter(
       (card) =>
-        card.id !== itself && isOffered(card, site) && says(card) && editFor(card) !== undefined,
+        card.id !== itself &&
+        isOffered(card, site) &&
+        says(card, words) &&
+        editFor(card) !== undefined,
     )
     .sort((a, b) => neighbour(a) - neighbour(b));
   const purposes = (choices.data?.purposes ?? []).filter(({ word }) =>

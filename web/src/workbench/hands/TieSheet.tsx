@@ -18,7 +18,9 @@ type Props = {
 
 function differs({ fillings, changes }: TieView): string {
   const own = changes === 0 ? 'nothing else differs' : `${count(changes, 'local change')} here`;
-  return `${count(fillings, 'text or picture', 'texts and pictures')} of its own, ${own}`;
+  return fillings === 0
+    ? own
+    : `${count(fillings, 'text or picture', 'texts and pictures')} of its own, ${own}`;
 }
 
 /** Makes a copy a placement of a piece again; nothing that is seen changes. */
@@ -47,7 +49,7 @@ export function TieSheet({ source, node, site, onEdit, onClose }: Props) {
         </p>
       )}
       {current && (
-        <fieldset className="grid gap-3">
+        <fieldset className="grid gap-3 max-h-[52vh] overflow-y-auto">
           <legend className="sr-only">The piece</legend>
           {ties.data?.map((each) => (
             <label key={each.pieceId} className="grid grid-cols-[16px_256px_1fr] gap-3 items-start">

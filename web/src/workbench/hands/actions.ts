@@ -23,6 +23,25 @@ export function isOffered(piece: { retired: boolean; siteId: string }, site: str
   return !piece.retired && (piece.siteId === '' || piece.siteId === site);
 }
 
+type Listed = { name: string; notes: string; tags: readonly string[]; words: string };
+
+/** All that a piece says, by the piece as it was listed: it is asked for at every key. */
+const said = new WeakMap<Listed, string>();
+
+/** Whether a piece has all the words in its name, tags, notes or words. */
+export function says(piece: Listed, words: string): boolean {
+  let all = said.get(piece);
+  if (all === undefined) {
+    all = `${piece.name} ${piece.tags.join(' ')} ${piece.notes} ${piece.words}`.toLowerCase();
+    said.set(piece, all);
+  }
+  const text = all;
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
 const hints: Record<string, string> = {
   section: 'a band across the page',
   box: 'a container of its own',

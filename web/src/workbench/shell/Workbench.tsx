@@ -29,23 +29,22 @@ import { DRAWING_SCALE, PageDrawing } from './PageDrawing';
 import { ReferenceMenu, useReference } from '../canvas/ReferencePicture';
 import { Rename } from './Rename';
 import {
-  merged,
   type AskedEdit,
   type NodeView,
   type Source,
   type WorkbenchAnswer,
   type WorkbenchView,
 } from '../engine/source';
-import { treeOf, type Tree } from '../engine/tree';
+import { kindAround, treeOf } from '../engine/tree';
 import { useCarrying, type Surface } from '../hands/useCarrying';
 import { useClipboard } from '../hands/useClipboard';
 import { itemNodes } from '../engine/items';
 import { LibraryDrawer, type DrawerUse } from '../hands/LibraryDrawer';
 import { useDeeds } from '../hands/useDeeds';
-import { useTrying } from '../hands/useTrying';
 import { Typing } from '../../ui/useDraft';
 import { useHand } from '../hands/useHand';
 import { usePresence } from './usePresence';
+import { useTrial } from './useTrial';
 import { useWorkbench } from '../engine/useWorkbench';
 
 type Props = {
@@ -65,31 +64,6 @@ function hasWords(node: NodeView): boolean {
 }
 
 const nothing: readonly NodeView[] = [];
-
-/** The kind of what is around a placement that a node stands in. */
-function around(tree: Tree, node: NodeView, placement: string): string {
-  const outside = tree
-    .chain(node)
-    .toReversed()
-    .find((n) => n.placement !== placement && !n.placement.startsWith(`${placement}/`));
-  return outside?.kind ?? '';
-}
-
-function drawingOf(view: WorkbenchView): Drawing {
-  return { language: view.language, css: view.css, open: view.open, blocks: view.blocks };
-}
-
-/** What an edit would come to, as it is drawn; what it puts down is in hand. */
-function trialOf(view: WorkbenchView) {
-  const tree = treeOf(view.page, view.blocks);
-  return {
-    drawing: drawingOf(view),
-    tree,
-    inHand: tree.byId.get(view.made[0] ?? '') ?? tree.root,
-    pieces: new Map(view.placements.map((p) => [p.id, p.pieceName])),
-    items: itemNodes(view.lists),
-  };
-}
 
 /** Edits after which it is looked whether what was put down fits. */
 const putsDown = new Set(['PASTE', 'PASTE_HTML', 'PLACE', 'EXCHANGE']);
@@ -142,12 +116,7 @@ function Bench(props: BenchProps) {
     [view.language, view.css, view.open, view.blocks],
   );
   const tree = useMemo(() => treeOf(view.page, view.blocks), [view.page, view.blocks]);
-  const { tried, refused, tryOut } = useTrying(source, view);
-  /** What is drawn while something is tried: all of it, with that in hand. */
-  const trial = useMemo(() => {
-    const other = tried ?? (shownAs && merged(undefined, shownAs));
-    return other && trialOf(other);
-  }, [tried, shownAs]);
+  const { trial, refused, tryOut, lettingGo } = useTrial(source, view, shownAs, onShownAsItIs);
   const pieceNames = useMemo(
     () => new Map(view.placements.map((p) => [p.id, p.pieceName])),
     [view.placements],
@@ -314,12 +283,6 @@ function Bench(props: BenchProps) {
   const section = tree.chain(inHand)[1];
   const placement = view.placements.find((p) => p.id === inHand.placement);
   const isPage = view.piece === undefined || view.piece === null;
-  /** A touch on what is only tried lets go of it. */
-  const lettingGo = (deed: () => void) => {
-    if (tried) tryOut(undefined);
-    else if (trial) onShownAsItIs?.();
-    else deed();
-  };
   return (
     <DndContext {...carrying} autoScroll={{ threshold: { x: 0, y: 0.12 } }}>
       <div
@@ -350,7 +313,7 @@ function Bench(props: BenchProps) {
             <PageDrawing
               drawing={trial?.drawing ?? drawing}
               tree={trial?.tree ?? tree}
-              placements={(tried ?? view).placements}
+              placements={(trial ?? view).placements}
               inHand={(trial ? trial.tree.chain(trial.inHand)[1] : section)?.id ?? ''}
               renaming={renaming && inHand.id === section?.id}
               onPick={pick}
@@ -398,7 +361,7 @@ function Bench(props: BenchProps) {
             may={may}
             node={inHand}
             placement={placement}
-            mayThere={may.get(placement ? around(tree, inHand, placement.id) : '') ?? []}
+            mayThere={may.get(placement ? kindAround(tree, inHand, placement.id) : '') ?? []}
             use={drawer}
             onUse={setDrawer}
             site={view.siteId}

@@ -95,6 +95,19 @@ public record Load(Map<String, Integer> release, List<Along> along) {
     return revisions;
   }
 
+  /**
+   * Whether nothing comes that a site has not been offered before: of everything that comes along
+   * unasked it shows what was current when the carried revisions were made.
+   *
+   * @param before the revisions that were current then
+   */
+  public boolean isNextAt(Adopted adopted, Map<String, Integer> before) {
+    Map<String, Integer> coming = revisions(Set.of());
+    return !coming.isEmpty()
+        && coming.keySet().stream()
+            .allMatch(id -> adopted.revisions().getOrDefault(id, 0).equals(before.get(id)));
+  }
+
   /** All pieces that it may be about. */
   public Set<String> pieces() {
     Set<String> all = new TreeSet<>(release.keySet());

@@ -2,8 +2,11 @@ package goodbones.propagation;
 
 import goodbones.document.FieldValue;
 import goodbones.document.LocalKey;
+import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.Placements;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,6 +83,21 @@ public record Rollout(
    */
   public record WrittenStep(
       String siteId, String pageId, NodeId placementId, Placement before, Placement after) {}
+
+  /** What differs of a page's own placements; what stands in an insert goes with that. */
+  public static List<WrittenStep> written(String siteId, String pageId, Node before, Node after) {
+    Map<NodeId, Placement> now = Placements.of(after);
+    List<WrittenStep> steps = new ArrayList<>();
+    Placements.of(before)
+        .forEach(
+            (path, was) -> {
+              Placement is = now.get(path);
+              if (!path.isInside() && is != null && !is.equals(was)) {
+                steps.add(new WrittenStep(siteId, pageId, path, was, is));
+              }
+            });
+    return steps;
+  }
 
   /**
    * A slot of the whole site, before and after.

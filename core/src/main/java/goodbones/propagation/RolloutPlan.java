@@ -2,6 +2,7 @@ package goodbones.propagation;
 
 import goodbones.document.FieldValue;
 import goodbones.document.LocalKey;
+import goodbones.library.SiteFillings;
 import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
@@ -23,5 +24,18 @@ public record RolloutPlan(
     placements = List.copyOf(placements);
     questions = List.copyOf(questions);
     outOfSight = List.copyOf(outOfSight);
+  }
+
+  /** What is filled for the whole site, before and after. */
+  public List<Rollout.FilledStep> filledSteps(String siteId, SiteFillings before) {
+    return filled.entrySet().stream()
+        .map(
+            e ->
+                new Rollout.FilledStep(
+                    siteId,
+                    e.getKey(),
+                    Optional.ofNullable(before.filled().get(e.getKey())),
+                    e.getValue()))
+        .toList();
   }
 }

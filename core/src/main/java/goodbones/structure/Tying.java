@@ -48,12 +48,14 @@ public final class Tying {
    * @param edit puts the placement where the copy stood
    * @param fillings how many slots it fills
    * @param changes how many other local changes it has
+   * @param differing what those weigh: each counts once, but a part that is put in or taken away by
+   *     all of its nodes
    * @param shared how many nodes the piece and the copy have in common
    */
-  public record Tied(Edit edit, int fillings, int changes, int shared) {
+  public record Tied(Edit edit, int fillings, int changes, int differing, int shared) {
     /** Where more differs than is alike, it is not the same thing. */
     public boolean isAlike() {
-      return changes <= shared;
+      return differing <= shared;
     }
   }
 
@@ -99,8 +101,8 @@ public final class Tying {
             List.of(
                 new Edit.Insert(parent.id(), parent.indexOf(id), put.withPlacement(placement)),
                 new Edit.Remove(id)));
-    return new Tied(
-        edit, best.fillings(), placement.changes().size() - best.fillings(), best.pairs);
+    int changes = placement.changes().size() - best.fillings();
+    return new Tied(edit, best.fillings(), changes, changes + best.inOrOut, best.pairs);
   }
 
   private Node drawn(Node page, NodeId placement) {
@@ -122,6 +124,10 @@ public final class Tying {
     private final Node copy;
     private Node page;
     private int pairs;
+
+    /** Nodes beneath the outermost of what is put in or taken away. */
+    private int inOrOut;
+
     private boolean alike;
 
     Attempt(Node page, NodeId placement, Node copy) {
@@ -172,6 +178,7 @@ public final class Tying {
       }
       for (Node child : theirs) {
         if (!partners.contains(child.id())) {
+          inOrOut += child.size() - 1;
           edit(
               child.options().optional()
                   ? new Edit.Switch(child.id(), false)
@@ -184,6 +191,7 @@ public final class Tying {
         if (kept.contains(child.id())) {
           pair(child, partners.get(next++));
         } else {
+          inOrOut += child.size() - 1;
           edit(new Edit.Insert(id, index, bench.toTakeAway(child)));
         }
         index++;

@@ -271,11 +271,14 @@ final class Agency {
     count(back ? "undo" : "redo");
   }
 
+  private static List<Node> placed(OnePage page) {
+    return page.root.all().stream().filter(node -> node.kind() == Kind.PLACEMENT).toList();
+  }
+
   private void hold() {
     OneSite site = pick(sites);
     OnePage page = pick(site.pages);
-    List<Node> placed =
-        page.root.all().stream().filter(node -> node.kind() == Kind.PLACEMENT).toList();
+    List<Node> placed = placed(page);
     if (placed.isEmpty()) {
       return;
     }
@@ -294,10 +297,7 @@ final class Agency {
 
   /** What was copied at one site is put down at another, which may show another revision. */
   private void paste() {
-    List<Node> placed =
-        pick(pick(sites).pages).root.all().stream()
-            .filter(node -> node.kind() == Kind.PLACEMENT)
-            .toList();
+    List<Node> placed = placed(pick(pick(sites).pages));
     OneSite site = pick(sites);
     OnePage page = pick(site.pages);
     if (placed.isEmpty()) {
@@ -326,8 +326,7 @@ final class Agency {
   private void exchange() {
     OneSite site = pick(sites);
     OnePage page = pick(site.pages);
-    List<Node> placed =
-        page.root.all().stream().filter(node -> node.kind() == Kind.PLACEMENT).toList();
+    List<Node> placed = placed(page);
     if (placed.isEmpty()) {
       return;
     }
@@ -360,15 +359,7 @@ final class Agency {
         Catalogue.requireNoneNew(
             shown(site, page).root(), Shown.of(outcome.root(), site.adopted, shelf).root());
         after.put(page, outcome.root());
-        Map<NodeId, Placement> now = Placements.of(outcome.root());
-        Placements.of(page.root)
-            .forEach(
-                (path, was) -> {
-                  Placement is = now.get(path);
-                  if (page.root.find(path).isPresent() && is != null && !is.equals(was)) {
-                    written.add(new Rollout.WrittenStep(site.id, page.id, path, was, is));
-                  }
-                });
+        written.addAll(Rollout.written(site.id, page.id, page.root, outcome.root()));
       }
     }
     if (!written.isEmpty()) {

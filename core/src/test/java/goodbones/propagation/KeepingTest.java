@@ -33,6 +33,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -138,15 +139,7 @@ class KeepingTest {
       Random random = new Random(seed);
       List<Node> all = before.root().all();
       Node node = all.get(random.nextInt(all.size()));
-      int[] next = {0};
-      Bench bench =
-          new Bench(
-              page,
-              before,
-              FINISHES,
-              () -> NodeId.of("kept" + next[0]++),
-              scene.shelf,
-              Showing.BOUND);
+      Bench bench = bench(scene, page);
       Keeping.Kept piece;
       try {
         piece = new Keeping(bench).keepForAll(node.id(), "kept");
@@ -259,5 +252,37 @@ class KeepingTest {
     }
     assertThat(tied).isGreaterThan(SCENES / 2);
     assertThat(clean).isGreaterThan(SCENES / 20);
+  }
+
+  private static Node text(String id) {
+    return Node.of(NodeId.of(id), Kind.TEXT, "").withContent("words", new FieldValue.Words(id));
+  }
+
+  private static Node section(String id, String... texts) {
+    return Node.of(NodeId.of(id), Kind.SECTION, "")
+        .withChildren(Stream.of(texts).map(KeepingTest::text).toList());
+  }
+
+  /** What is put in or taken away counts with all that is in it, though it is one change. */
+  @Test
+  void whatHasLessInCommonThanDiffersIsNotAlike() {
+    Scene scene = new Scene(1, 0);
+    scene.shelf.keep("bare", section("bare"));
+    scene.shelf.keep("much", section("much", "m1", "m2", "m3", "m4"));
+    Node box =
+        Node.of(NodeId.of("box"), Kind.BOX, "")
+            .withChildren(section("x", "1", "2", "3").children());
+    Node copy = section("copy").withChildren(List.of(box));
+    Node page =
+        Node.of(Scene.PAGE, Kind.PAGE, "")
+            .withChildren(List.of(copy, section("like", "a", "b", "c")));
+    Tying tying = new Tying(bench(scene, page));
+    Tying.Tied bare = tying.tie(copy.id(), Placement.of("bare").withSettled(1));
+    assertThat(bare.changes()).isEqualTo(1);
+    assertThat(bare.differing()).isEqualTo(4);
+    assertThat(bare.isAlike()).isFalse();
+    Tying.Tied like = tying.tie(NodeId.of("like"), Placement.of("much").withSettled(1));
+    assertThat(like.fillings()).isEqualTo(3);
+    assertThat(like.isAlike()).isTrue();
   }
 }

@@ -50,4 +50,13 @@ class LoadTest {
     assertThat(at(2, 4, Set.of("C")).revisions(Set.of())).isEqualTo(Map.of("C", 5));
     assertThat(at(3, 5, Set.of("B", "C")).isEmpty()).isTrue();
   }
+
+  @Test
+  void itIsNextWhereWhatWasCurrentIsShown() {
+    Load load = at(2, 3, Set.of("B", "C"));
+    Adopted shown = new Adopted(Map.of("B", 2, "C", 3));
+    assertThat(load.isNextAt(shown, Map.of("B", 2, "C", 3))).isTrue();
+    assertThat(load.isNextAt(shown, Map.of("B", 2, "C", 4))).isFalse();
+    assertThat(at(3, 5, Set.of("B", "C")).isNextAt(shown, Map.of("B", 2, "C", 3))).isFalse();
+  }
 }

@@ -9,6 +9,7 @@ import goodbones.document.Placement;
 import goodbones.library.Placements;
 import goodbones.library.Shown;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.library.Use;
 import goodbones.server.sites.Sites;
 import java.util.ArrayList;
@@ -29,6 +30,7 @@ import tools.jackson.databind.JsonNode;
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
 class ReplacementApiTest {
   @Autowired private Pieces pieces;
+  @Autowired private UsageIndex usage;
   @Autowired private Sites sites;
   private Api api;
 
@@ -100,7 +102,7 @@ class ReplacementApiTest {
   }
 
   private List<String> used() {
-    return pieces.names().keySet().stream().filter(id -> !pieces.uses(id).isEmpty()).toList();
+    return pieces.names().keySet().stream().filter(id -> !usage.uses(id).isEmpty()).toList();
   }
 
   /** Every piece that is used, each by several others, and back. */
@@ -122,7 +124,7 @@ class ReplacementApiTest {
           break;
         }
         Map<String, Node> before = pages();
-        int uses = pieces.uses(piece).size();
+        int uses = usage.uses(piece).size();
         Map<String, Set<String>> said = new TreeMap<>();
         before.forEach((id, root) -> said.put(id, filled(root)));
         Map<String, Set<String>> seen = new TreeMap<>();
@@ -131,7 +133,7 @@ class ReplacementApiTest {
         assertThat(done.status()).as("%s by %s: %s", piece, by, done.body()).isEqualTo(200);
         replaced++;
         inside += plan.body().path("pieces").size();
-        assertThat(pieces.uses(piece)).as("%s by %s", piece, by).isEmpty();
+        assertThat(usage.uses(piece)).as("%s by %s", piece, by).isEmpty();
         Map<String, Node> after = pages();
         List<String> listed = new ArrayList<>();
         plan.body()
@@ -158,7 +160,7 @@ class ReplacementApiTest {
             api.write("/api/rollouts/" + id + "/take-back", Map.of("decisions", List.of()));
         assertThat(back.status()).as("%s by %s: %s", piece, by, back.body()).isEqualTo(200);
         assertThat(pages()).as("%s by %s", piece, by).isEqualTo(before);
-        assertThat(pieces.uses(piece)).as("%s by %s", piece, by).hasSize(uses);
+        assertThat(usage.uses(piece)).as("%s by %s", piece, by).hasSize(uses);
       }
     }
     assertThat(replaced).isGreaterThan(10);
@@ -169,8 +171,7 @@ class ReplacementApiTest {
   @Test
   void whatWasChangedSinceThePlanIsToldAndARetiredPieceStandsNowhere() {
     JsonNode plan = plan("call-to-action", "st-action").body();
-    Use use =
-        pieces.uses("call-to-action").stream().filter(Use::isOnPage).findFirst().orElseThrow();
+    Use use = usage.uses("call-to-action").stream().filter(Use::isOnPage).findFirst().orElseThrow();
     assertThat(place(use.ownerId(), "st-news").status()).isEqualTo(200);
     assertThat(replace(plan).status()).isEqualTo(409);
     JsonNode again = plan("call-to-action", "st-action").body();

@@ -2,8 +2,8 @@ package goodbones.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import goodbones.server.library.Pieces;
 import goodbones.server.library.Reaches;
+import goodbones.server.library.UsageIndex;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -19,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
 class ShelfApiTest {
   @Autowired private JdbcTemplate database;
-  @Autowired private Pieces pieces;
+  @Autowired private UsageIndex usage;
   private Api api;
 
   @BeforeEach
@@ -81,12 +81,12 @@ class ShelfApiTest {
 
   @Test
   void aCardSaysHowFarItsPieceGoesWithoutReadingADocument() {
-    Reaches reaches = pieces.reaches();
+    Reaches reaches = usage.reaches();
     api.read("/api/pieces")
         .body()
         .valueStream()
         .map(card -> card.path("id").asString())
-        .forEach(id -> assertThat(reaches.of(id)).as(id).isEqualTo(pieces.reach(id)));
+        .forEach(id -> assertThat(reaches.of(id)).as(id).isEqualTo(usage.reach(id)));
     assertThat(card("price-list").path("variants").asInt()).isEqualTo(1);
     assertThat(card("price-list").path("words").asString()).contains("What it costs");
     assertThat(card("opening-band").path("purpose").asString()).isEqualTo("opening");

@@ -122,6 +122,11 @@ class UsageIndexTest {
     return nodes;
   }
 
+  private static Map<String, String> setting(String node, String property, String value) {
+    return Map.of(
+        "node", node, "property", property, "device", "desktop", "state", "normal", "value", value);
+  }
+
   private Object[] edit(String page, JsonNode view, Random random) {
     List<String> all = new ArrayList<>(pieces.names().keySet());
     String node = nodes(view).isEmpty() ? page : any(nodes(view), random);
@@ -131,21 +136,7 @@ class UsageIndexTest {
           new Object[] {"type", "PLACE", "node", page, "before", "", "piece", any(all, random)};
       case 2 ->
           new Object[] {
-            "type",
-            "SETTINGS",
-            "settings",
-            List.of(
-                Map.of(
-                    "node",
-                    node,
-                    "property",
-                    "background-color",
-                    "device",
-                    "desktop",
-                    "state",
-                    "normal",
-                    "value",
-                    style))
+            "type", "SETTINGS", "settings", List.of(setting(node, "background-color", style))
           };
       case 3 -> new Object[] {"type", "DUPLICATE", "nodes", List.of(node)};
       case 4 -> new Object[] {"type", "REMOVE", "nodes", List.of(node)};
@@ -175,18 +166,7 @@ class UsageIndexTest {
                 "type",
                 "SETTINGS",
                 "settings",
-                List.of(
-                    Map.of(
-                        "node",
-                        any(nodes(view), random),
-                        "property",
-                        "color",
-                        "device",
-                        "desktop",
-                        "state",
-                        "normal",
-                        "value",
-                        "{color.accent}")))
+                List.of(setting(any(nodes(view), random), "color", "{color.accent}")))
             .status();
       }
       case 2 -> {

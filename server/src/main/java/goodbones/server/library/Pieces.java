@@ -22,7 +22,6 @@ import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -291,7 +290,7 @@ public class Pieces implements Library {
   }
 
   private void requireNotInItself(PieceEntity piece, Node root) {
-    PieceGraph graph = graph();
+    PieceGraph graph = usage.graph();
     for (Placement placement : Placements.of(root).values()) {
       List<String> line = graph.line(piece.id(), placement.pieceId());
       if (!line.isEmpty()) {
@@ -311,7 +310,7 @@ public class Pieces implements Library {
 
   /** No page is carried past the limit, whichever revisions its site adopts. */
   private void requireShallow(PieceEntity piece) {
-    List<String> concerned = graph().upwards(List.of(piece.id()));
+    List<String> concerned = usage.graph().upwards(List.of(piece.id()));
     for (PlacedRow row : placed.onPages(concerned)) {
       int depth = expanded(row.pieceId(), current(row.pieceId())).depthAt(NodeId.of(row.path()));
       if (depth > Expanded.NESTING_LIMIT) {
@@ -330,18 +329,6 @@ public class Pieces implements Library {
     }
   }
 
-  /** Which pieces stand in which: their current revisions and their drafts. */
-  @Transactional(readOnly = true)
-  public PieceGraph graph() {
-    Map<String, Set<String>> contained = new HashMap<>();
-    for (String kind : List.of("piece", "draft")) {
-      for (Contained c : placed.contained(kind)) {
-        contained.computeIfAbsent(c.container(), id -> new TreeSet<>()).add(c.piece());
-      }
-    }
-    return new PieceGraph(contained);
-  }
-
   /**
    * Gives every piece that contains one its follow-up, and binds the drafts anew.
    *
@@ -350,7 +337,7 @@ public class Pieces implements Library {
    */
   @Transactional
   public void follow(String from, Function<FollowUps.Asked, Optional<Settlement>> decided) {
-    PieceGraph graph = graph();
+    PieceGraph graph = usage.graph();
     RevisionEntity.Key cause = new RevisionEntity.Key(from, current(from));
     FollowUps followUps = new FollowUps(this, graph, this::current);
     for (FollowUps.FollowUp next : followUps.of(List.of(from), decided).followUps()) {
@@ -376,7 +363,7 @@ public class Pieces implements Library {
   @Transactional(readOnly = true)
   public List<FollowUps.Waiting> waiting() {
     List<FollowUps.Waiting> waiting = new ArrayList<>();
-    FollowUps followUps = new FollowUps(this, graph(), this::current);
+    FollowUps followUps = new FollowUps(this, usage.graph(), this::current);
     for (String id : placed.waiting()) {
       PieceState piece = get(id);
       List<FollowUps.Waiting> here = new ArrayList<>();
@@ -447,7 +434,7 @@ public class Pieces implements Library {
       throw new BadInput(
           "revision", "There is no revision " + revision + " of “" + entity(pieceId).name() + "”");
     }
-    return new FollowUps(this, graph(), this::current)
+    return new FollowUps(this, usage.graph(), this::current)
         .bound(pieceId, revision(pieceId, revision).root(), asked -> Optional.empty())
         .root();
   }
@@ -472,7 +459,7 @@ public class Pieces implements Library {
   public List<String> replace(String pieceId, String note, UnaryOperator<Node> within) {
     Set<String> containing = new TreeSet<>();
     placed.containing(pieceId).forEach(in -> containing.add(in.container()));
-    List<String> order = new ArrayList<>(graph().upwards(containing));
+    List<String> order = new ArrayList<>(usage.graph().upwards(containing));
     order.retainAll(containing);
     List<String> released = new ArrayList<>();
     for (String id : order) {
@@ -522,57 +509,9 @@ public class Pieces implements Library {
     }
   }
 
-  /** Whether nothing is known yet of what stands where, as in a database of before. */
-  @Transactional(readOnly = true)
-  public boolean isIndexEmpty() {
-    return placed.count() == 0;
-  }
-
   /** The one client that a piece belongs to; empty if it is for all. */
   @Transactional(readOnly = true)
   public String siteOf(String pieceId) {
     return descriptions.siteOf(pieceId);
-  }
-
-  /** How far a change of a piece goes, through the pieces that contain it too. */
-  @Transactional(readOnly = true)
-  public Reach reach(String pieceId) {
-    return placed.reach(graph().upwards(List.of(pieceId)));
-  }
-
-  /** Wherever a piece is placed itself. */
-  @Transactional(readOnly = true)
-  public List<Use> uses(String pieceId) {
-    return placed.uses(pieceId).stream().map(PlacedRow::use).toList();
-  }
-
-  /** The revisions on which placements stay on pages. */
-  @Transactional(readOnly = true)
-  public List<StaysOn> stays() {
-    return placed.stays();
-  }
-
-  /** How far changes of all pieces go. */
-  @Transactional(readOnly = true)
-  public Reaches reaches() {
-    return new Reaches(graph(), placed.placedOn());
-  }
-
-  /** How often each piece is placed at each site. */
-  @Transactional(readOnly = true)
-  public List<PlacedAt> placedAt() {
-    return placed.placedAt();
-  }
-
-  /** The pages of a site on which one of some pieces is placed with local changes. */
-  @Transactional(readOnly = true)
-  public List<String> changedPages(String siteId, Collection<String> pieceIds) {
-    return placed.changedPages(siteId, pieceIds);
-  }
-
-  /** The pages of a site on which one of some pieces is placed itself. */
-  @Transactional(readOnly = true)
-  public List<String> pagesUsing(String siteId, Collection<String> pieceIds) {
-    return pieceIds.isEmpty() ? List.of() : placed.pages(siteId, pieceIds);
   }
 }

@@ -3,6 +3,7 @@ package goodbones.server.library;
 import goodbones.document.Node;
 import goodbones.document.References;
 import goodbones.document.Uses;
+import goodbones.library.PieceGraph;
 import goodbones.library.Placements;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -181,5 +182,65 @@ public class UsageIndex {
   /** What a revision goes by in {@link #seen}. */
   public static String name(String pieceId, int revision) {
     return BoundIn.name(pieceId, revision);
+  }
+
+  /** Which pieces stand in which: their current revisions and their drafts. */
+  @Transactional(readOnly = true)
+  public PieceGraph graph() {
+    Map<String, Set<String>> contained = new HashMap<>();
+    for (String kind : List.of("piece", "draft")) {
+      for (Contained c : placed.contained(kind)) {
+        contained.computeIfAbsent(c.container(), id -> new TreeSet<>()).add(c.piece());
+      }
+    }
+    return new PieceGraph(contained);
+  }
+
+  /** Whether nothing is known yet of what stands where, as in a database of before. */
+  @Transactional(readOnly = true)
+  public boolean isPlacedEmpty() {
+    return placed.count() == 0;
+  }
+
+  /** How far a change of a piece goes, through the pieces that contain it too. */
+  @Transactional(readOnly = true)
+  public Reach reach(String pieceId) {
+    return placed.reach(graph().upwards(List.of(pieceId)));
+  }
+
+  /** Wherever a piece is placed itself. */
+  @Transactional(readOnly = true)
+  public List<Use> uses(String pieceId) {
+    return placed.uses(pieceId).stream().map(PlacedRow::use).toList();
+  }
+
+  /** The revisions on which placements stay on pages. */
+  @Transactional(readOnly = true)
+  public List<StaysOn> stays() {
+    return placed.stays();
+  }
+
+  /** How far changes of all pieces go. */
+  @Transactional(readOnly = true)
+  public Reaches reaches() {
+    return new Reaches(graph(), placed.placedOn());
+  }
+
+  /** How often each piece is placed at each site. */
+  @Transactional(readOnly = true)
+  public List<PlacedAt> placedAt() {
+    return placed.placedAt();
+  }
+
+  /** The pages of a site on which one of some pieces is placed with local changes. */
+  @Transactional(readOnly = true)
+  public List<String> changedPages(String siteId, Collection<String> pieceIds) {
+    return placed.changedPages(siteId, pieceIds);
+  }
+
+  /** The pages of a site on which one of some pieces is placed itself. */
+  @Transactional(readOnly = true)
+  public List<String> pagesUsing(String siteId, Collection<String> pieceIds) {
+    return pieceIds.isEmpty() ? List.of() : placed.pages(siteId, pieceIds);
   }
 }

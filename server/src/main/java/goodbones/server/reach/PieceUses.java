@@ -156,7 +156,7 @@ class PieceUses {
     List<OnPage> pages = new ArrayList<>();
     Map<String, Boolean> containers = new TreeMap<>();
     int onPages = 0;
-    for (Use use : pieces.uses(pieceId)) {
+    for (Use use : usage.uses(pieceId)) {
       if (!use.isOnPage()) {
         boolean onlyDraft = use.ownerKind().equals("draft");
         containers.merge(use.ownerId(), onlyDraft, (one, other) -> one && other);

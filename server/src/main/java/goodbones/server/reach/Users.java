@@ -59,7 +59,7 @@ public class Users {
                   .getOrDefault(site, new Adopted(Map.of()))
                   .revisions()
                   .forEach((piece, number) -> where(shown, piece, number).add(name)));
-      pieces
+      usage
           .stays()
           .forEach(
               stay ->
@@ -107,10 +107,6 @@ public class Users {
 
     public List<String> ofScheme(String id) {
       return documents(Referred.SCHEME, id);
-    }
-
-    public List<String> ofPicture(String id) {
-      return documents(Referred.PICTURE, id);
     }
 
     private List<String> documents(Referred kind, String id) {

@@ -1,10 +1,9 @@
 package goodbones.server.rollouts;
 
-import goodbones.document.FieldValue;
-import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Placements;
+import goodbones.library.SiteFillings;
 import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Rollout;
 import goodbones.propagation.RolloutPlan;
@@ -26,7 +25,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -152,14 +150,9 @@ class Applying {
     if (plan.filled().isEmpty()) {
       return List.of();
     }
-    Map<LocalKey, FieldValue> before = sites.adopted(siteId).fillings().filled();
+    SiteFillings before = sites.adopted(siteId).fillings();
     sites.fill(siteId, plan.filled());
-    return plan.filled().entrySet().stream()
-        .map(
-            e ->
-                new Rollout.FilledStep(
-                    siteId, e.getKey(), Optional.ofNullable(before.get(e.getKey())), e.getValue()))
-        .toList();
+    return plan.filledSteps(siteId, before);
   }
 
   private List<Rollout.WrittenStep> write(

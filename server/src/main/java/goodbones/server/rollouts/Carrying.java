@@ -5,6 +5,7 @@ import goodbones.propagation.Load;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.PlacedAt;
 import goodbones.server.library.RevisionInfo;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.sites.Sites;
 import java.util.List;
 import java.util.Map;
@@ -15,10 +16,12 @@ import org.springframework.stereotype.Component;
 @Component
 class Carrying {
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Sites sites;
 
-  Carrying(Pieces pieces, Sites sites) {
+  Carrying(Pieces pieces, UsageIndex usage, Sites sites) {
     this.pieces = pieces;
+    this.usage = usage;
     this.sites = sites;
   }
 
@@ -33,7 +36,7 @@ class Carrying {
     private final Map<String, Integer> currents = pieces.currents();
 
     private Now() {
-      for (PlacedAt at : pieces.placedAt()) {
+      for (PlacedAt at : usage.placedAt()) {
         placed.computeIfAbsent(at.siteId(), id -> new TreeMap<>()).put(at.pieceId(), at);
       }
     }

@@ -23,6 +23,7 @@ import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.problems.BadInput;
 import goodbones.server.rollouts.RolloutViews.AnswerRequest;
 import goodbones.server.rollouts.RolloutViews.Inside;
@@ -55,6 +56,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Planning {
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Sites sites;
   private final FinishesStore finishes;
   private final Frames frames;
@@ -65,6 +67,7 @@ class Planning {
 
   Planning(
       Pieces pieces,
+      UsageIndex usage,
       Sites sites,
       FinishesStore finishes,
       Frames frames,
@@ -73,6 +76,7 @@ class Planning {
       SitesNow now,
       Asking asking) {
     this.pieces = pieces;
+    this.usage = usage;
     this.sites = sites;
     this.finishes = finishes;
     this.frames = frames;
@@ -183,7 +187,7 @@ class Planning {
    */
   RolloutPlan plans(Carrying.ToSite load, Set<String> accepted, Map<String, Integer> decided) {
     Map<String, Integer> revisions = load.load().revisions(accepted);
-    List<String> pageIds = pieces.pagesUsing(load.siteId(), revisions.keySet());
+    List<String> pageIds = usage.pagesUsing(load.siteId(), revisions.keySet());
     return plans(load.siteId(), revisions, pageIds, decided);
   }
 
@@ -332,7 +336,7 @@ class Planning {
                 load.siteId(),
                 revisions,
                 now.fillSlotsOfSite(revisions)
-                    ? pieces.pagesUsing(load.siteId(), revisions.keySet())
+                    ? usage.pagesUsing(load.siteId(), revisions.keySet())
                     : List.of(page.id()),
                 Decisions.ofSite(load.siteId(), request.decisions()));
         filled.putAll(planned.filled());

@@ -1,8 +1,6 @@
 package goodbones.server.rollouts;
 
 import goodbones.document.Catalogue;
-import goodbones.document.FieldValue;
-import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
@@ -19,6 +17,7 @@ import goodbones.server.drawing.Wording;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Descriptions;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.library.Use;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.Stale;
@@ -59,6 +58,7 @@ class Replacing {
   private final Carrying carrying;
   private final Records records;
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Descriptions descriptions;
   private final Sites sites;
   private final FinishesStore finishes;
@@ -70,6 +70,7 @@ class Replacing {
       Carrying carrying,
       Records records,
       Pieces pieces,
+      UsageIndex usage,
       Descriptions descriptions,
       Sites sites,
       FinishesStore finishes,
@@ -79,6 +80,7 @@ class Replacing {
     this.carrying = carrying;
     this.records = records;
     this.pieces = pieces;
+    this.usage = usage;
     this.descriptions = descriptions;
     this.sites = sites;
     this.finishes = finishes;
@@ -179,7 +181,7 @@ class Replacing {
 
   private SortedMap<String, Site> reached(String pieceId) {
     SortedMap<String, Site> reached = new TreeMap<>();
-    for (Use use : pieces.uses(pieceId)) {
+    for (Use use : usage.uses(pieceId)) {
       if (use.isOnPage()) {
         reached.computeIfAbsent(use.siteId(), Site::new);
       }
@@ -190,10 +192,10 @@ class Replacing {
   /** All that is read to replace the piece, by versions. */
   private String basis(String pieceId, String by, Set<String> siteIds) {
     Set<String> versions = new TreeSet<>();
-    Set<String> concerned = new TreeSet<>(pieces.graph().upwards(List.of(pieceId)));
+    Set<String> concerned = new TreeSet<>(usage.graph().upwards(List.of(pieceId)));
     concerned.add(by);
     concerned.forEach(id -> versions.add(id + " " + pieces.version(id)));
-    for (Use use : pieces.uses(pieceId)) {
+    for (Use use : usage.uses(pieceId)) {
       if (use.isOnPage()) {
         versions.add(use.ownerId() + " " + sites.page(use.ownerId()).version());
       }
@@ -212,7 +214,7 @@ class Replacing {
         pieces.revision(by, revision).finishes(),
         "Revision " + revision + " of “" + name(by) + "”");
     Placement placing = Placement.of(by).withSettled(revision);
-    for (String pageId : pieces.pagesUsing(site.id, List.of(replacement.pieceId()))) {
+    for (String pageId : usage.pagesUsing(site.id, List.of(replacement.pieceId()))) {
       PageState page = sites.page(pageId);
       Replacement.Outcome outcome = replacement.in(page.root(), here, placing);
       site.before.putIfAbsent(pageId, page.root());
@@ -248,9 +250,7 @@ class Replacing {
     Adopted here = sites.adopted(site.id);
     Map<String, Integer> revisions = load.load().revisions(Set.of());
     boolean upToDate =
-        !revisions.isEmpty()
-            && revisions.keySet().stream()
-                .allMatch(id -> here.revisions().getOrDefault(id, 0).equals(before.get(id)))
+        load.load().isNextAt(here, before)
             && revisions.entrySet().stream()
                 .allMatch(
                     e ->
@@ -277,14 +277,8 @@ class Replacing {
           }
         });
     if (!plan.filled().isEmpty()) {
-      Map<LocalKey, FieldValue> were = here.fillings().filled();
       sites.fill(site.id, plan.filled());
-      plan.filled()
-          .forEach(
-              (slot, value) ->
-                  filled.add(
-                      new Rollout.FilledStep(
-                          site.id, slot, Optional.ofNullable(were.get(slot)), value)));
+      filled.addAll(plan.filledSteps(site.id, here.fillings()));
     }
     revisions.forEach(
         (id, revision) -> {
@@ -310,22 +304,12 @@ class Replacing {
     return steps;
   }
 
-  /** What differs of the pages' own placements; what stands in an insert goes with that. */
   private List<Rollout.WrittenStep> written(Iterable<Site> reached) {
     List<Rollout.WrittenStep> steps = new ArrayList<>();
     for (Site site : reached) {
       site.before.forEach(
-          (pageId, root) -> {
-            Map<NodeId, Placement> now = Placements.of(sites.page(pageId).root());
-            Placements.of(root)
-                .forEach(
-                    (path, was) -> {
-                      Placement is = now.get(path);
-                      if (is != null && !is.equals(was) && root.find(path).isPresent()) {
-                        steps.add(new Rollout.WrittenStep(site.id, pageId, path, was, is));
-                      }
-                    });
-          });
+          (pageId, root) ->
+              steps.addAll(Rollout.written(site.id, pageId, root, sites.page(pageId).root())));
     }
     return steps;
   }

@@ -3,6 +3,7 @@ package goodbones.server.rollouts;
 import goodbones.propagation.SiteNow;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
@@ -16,18 +17,20 @@ import org.springframework.stereotype.Component;
 @Component
 class SitesNow {
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Sites sites;
   private final FinishesStore finishes;
 
-  SitesNow(Pieces pieces, Sites sites, FinishesStore finishes) {
+  SitesNow(Pieces pieces, UsageIndex usage, Sites sites, FinishesStore finishes) {
     this.pieces = pieces;
+    this.usage = usage;
     this.sites = sites;
     this.finishes = finishes;
   }
 
   /** A site with the pages on which some pieces are placed. */
   SiteNow using(String siteId, Collection<String> pieceIds) {
-    return showing(siteId, Map.of(), pieces.pagesUsing(siteId, pieceIds));
+    return showing(siteId, Map.of(), usage.pagesUsing(siteId, pieceIds));
   }
 
   /** A site as it would have to be to show revisions: with finishes that have all they refer to. */
@@ -58,8 +61,8 @@ class SitesNow {
   /** The pages that have to be read to know what revisions ask there. */
   List<String> asked(String siteId, Map<String, Integer> revisions) {
     return fillSlotsOfSite(revisions)
-        ? pieces.pagesUsing(siteId, revisions.keySet())
-        : pieces.changedPages(siteId, revisions.keySet());
+        ? usage.pagesUsing(siteId, revisions.keySet())
+        : usage.changedPages(siteId, revisions.keySet());
   }
 
   /** Where slots are filled for the whole site, one page says too little of it. */

@@ -3,6 +3,7 @@ package goodbones.server.shelf;
 import goodbones.library.Adopted;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.PlacedAt;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import java.util.HashMap;
@@ -16,12 +17,12 @@ public final class Behind {
   private final List<SiteInfo> sites;
   private final Map<String, Set<String>> behind = new HashMap<>();
 
-  public Behind(Pieces pieces, Sites sites) {
+  public Behind(Pieces pieces, UsageIndex usage, Sites sites) {
     this.sites = sites.all();
     Map<String, Adopted> adopted = sites.adopted();
     Map<String, Integer> currents = pieces.currents();
     Map<String, Map<String, Integer>> following = byContainer(pieces.followUps());
-    for (PlacedAt at : pieces.placedAt()) {
+    for (PlacedAt at : usage.placedAt()) {
       int shown =
           adopted
               .getOrDefault(at.siteId(), new Adopted(Map.of()))

@@ -15,6 +15,7 @@ import goodbones.server.library.Descriptions;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
 import goodbones.server.library.Reaches;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.shelf.ShelfViews.Compared;
@@ -31,6 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Shelf {
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final Descriptions descriptions;
   private final Sites sites;
   private final FinishesStore finishes;
@@ -38,11 +40,13 @@ public class Shelf {
 
   Shelf(
       Pieces pieces,
+      UsageIndex usage,
       Descriptions descriptions,
       Sites sites,
       FinishesStore finishes,
       Frames frames) {
     this.pieces = pieces;
+    this.usage = usage;
     this.descriptions = descriptions;
     this.sites = sites;
     this.finishes = finishes;
@@ -52,8 +56,8 @@ public class Shelf {
   /** All pieces, by name; no document is read. */
   @Transactional(readOnly = true)
   List<PieceCard> cards() {
-    Behind behind = new Behind(pieces, sites);
-    Reaches reaches = pieces.reaches();
+    Behind behind = new Behind(pieces, usage, sites);
+    Reaches reaches = usage.reaches();
     return descriptions.all().stream().map(piece -> card(piece, reaches, behind)).toList();
   }
 
@@ -134,7 +138,7 @@ public class Shelf {
    */
   @Transactional
   void release(List<String> pieceIds, String note) {
-    List<String> order = new ArrayList<>(pieces.graph().upwards(pieceIds));
+    List<String> order = new ArrayList<>(usage.graph().upwards(pieceIds));
     order.retainAll(pieceIds);
     for (String id : order) {
       PieceState piece = pieces.get(id);

@@ -50,7 +50,7 @@ public class OldPages implements SmartInitializingSingleton {
     if (unreferred) {
       pieces.indexReferences();
     }
-    if (unreferred || pieces.isIndexEmpty()) {
+    if (unreferred || usage.isPlacedEmpty()) {
       for (PageEntity page : pages.findAll()) {
         Node root = read(page);
         page.count(root.children().size());

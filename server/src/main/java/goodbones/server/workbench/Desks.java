@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import goodbones.document.References;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.sites.Sites;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -15,14 +16,17 @@ class Desks {
   private static final int KEPT = 40;
   private final Sites sites;
   private final Pieces pieces;
+  private final UsageIndex usage;
   private final FinishesStore finishes;
   private final WorkbenchViews views;
   private final LoadingCache<String, DeskMemo> memos =
       Caffeine.newBuilder().maximumSize(KEPT).build(key -> new DeskMemo());
 
-  Desks(Sites sites, Pieces pieces, FinishesStore finishes, WorkbenchViews views) {
+  Desks(
+      Sites sites, Pieces pieces, UsageIndex usage, FinishesStore finishes, WorkbenchViews views) {
     this.sites = sites;
     this.pieces = pieces;
+    this.usage = usage;
     this.finishes = finishes;
     this.views = views;
   }
@@ -33,6 +37,10 @@ class Desks {
 
   Pieces pieces() {
     return pieces;
+  }
+
+  UsageIndex usage() {
+    return usage;
   }
 
   FinishesStore finishes() {

@@ -173,8 +173,8 @@ final class PieceDesk extends OpenDesk {
     return new PieceDraft(
         piece.current(),
         piece.draft(),
-        pieces.reach(piece.id()),
-        new Behind(pieces, sites).of(piece.id()),
+        desks.usage().reach(piece.id()),
+        new Behind(pieces, desks.usage(), sites).of(piece.id()),
         piece.root().options().variants().stream()
             .map(each -> new StyleChoice(each.id(), each.name()))
             .toList(),

@@ -109,8 +109,11 @@ sealed interface TieEdit extends AskedEdit {
       if (!tied.isAlike()) {
         throw Refused.at(
             copy,
-            tied.changes()
-                + " local changes would be needed, more than it has in common with that piece");
+            "More of it differs from that piece than it has in common with it: "
+                + tied.differing()
+                + " against "
+                + tied.shared()
+                + ". Keep it as a piece of its own instead");
       }
       return new ReadEdit(tied.edit(), "tie " + Wording.title(copy) + " to its piece");
     }

@@ -17,6 +17,7 @@ import goodbones.library.VariantEditor;
 import goodbones.server.drawing.Wording;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
 import goodbones.server.workbench.Views.ItemView;
 import goodbones.server.workbench.Views.ListView;
 import goodbones.server.workbench.Views.LocalChangeView;
@@ -41,9 +42,11 @@ import org.springframework.stereotype.Component;
 @Component
 class WorkbenchViews {
   private final Pieces pieces;
+  private final UsageIndex usage;
 
-  WorkbenchViews(Pieces pieces) {
+  WorkbenchViews(Pieces pieces, UsageIndex usage) {
     this.pieces = pieces;
+    this.usage = usage;
   }
 
   /** A node and all in it, parents before children. */
@@ -237,7 +240,7 @@ class WorkbenchViews {
         root.options().variant().orElse(""),
         changes,
         itself.map(placement -> tray(placement, inside.revision(), wording)).orElse(List.of()),
-        pieces.reach(piece.id()));
+        usage.reach(piece.id()));
   }
 
   private List<TrayView> tray(Placement placement, int shown, Wording wording) {
