@@ -219,6 +219,36 @@ class LibraryTest extends WithDesigner {
     assertThat(wrong).isEmpty();
   }
 
+  /** What is wider than its viewport of the pieces to start with, with other words in them. */
+  private static final String OVER =
+      """
+      async () => {
+        const ids = (await (await fetch('/api/pieces')).json()).map(p => p.id).filter(id => id.startsWith('st-'));
+        const over = [];
+        for (const id of ids) for (const words of ['short', 'long', 'none']) {
+          const view = await (await fetch(`/api/pieces/${id}/sampled?site=oakum-rope-museum&words=${words}`)).json();
+          for (const width of [320, 834, 1280]) {
+            const frame = document.createElement('iframe');
+            frame.style.cssText = `position:fixed;border:0;width:${width}px;height:800px`;
+            frame.srcdoc = `<!doctype html><style>${view.css}</style>${view.open}<main>`
+              + view.blocks.map(b => b.html).join('') + '</main>';
+            await new Promise(done => { frame.onload = done; document.body.append(frame); });
+            const wide = frame.contentDocument.documentElement.scrollWidth - width;
+            if (wide > 0) over.push(`${id} with ${words} words is ${wide} px wider than ${width}`);
+            frame.remove();
+          }
+        }
+        return over;
+      }
+      """;
+
+  @Test
+  @Order(7)
+  void thePiecesToStartWithHoldShortLongAndNoWords() {
+    designer.go("/library");
+    assertThat((List<?>) page().evaluate(OVER)).isEmpty();
+  }
+
   @SuppressWarnings("unchecked")
   private static List<String> axe(String script) {
     page().evaluate(script);
