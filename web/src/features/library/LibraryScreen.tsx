@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { count } from '../../ui/count';
 import { Empty, Failed, Loading } from '../../ui/States';
@@ -19,14 +19,19 @@ const sortNames: Record<Sort, string> = {
   changed: 'Last worked on first',
 };
 
+const none: readonly Card[] = [];
+
 /** What is looked for, kept in the address so that it leads back here. */
 function useWanted() {
   const [params, setParams] = useSearchParams();
-  const wanted = { ...everything };
-  for (const key of ['words', 'kind', 'purpose', 'client', 'state', 'tag'] as const) {
-    wanted[key] = (params.get(key) ?? '') as never;
-  }
-  wanted.sort = sorts.find((sort) => sort === params.get('sort')) ?? 'name';
+  const wanted = useMemo(() => {
+    const asked = { ...everything };
+    for (const key of ['words', 'kind', 'purpose', 'client', 'state', 'tag'] as const) {
+      asked[key] = (params.get(key) ?? '') as never;
+    }
+    asked.sort = sorts.find((sort) => sort === params.get('sort')) ?? 'name';
+    return asked;
+  }, [params]);
   const size: Size = params.get('size') === 'looking' ? 'looking' : 'scanning';
   const set = (key: string, value: string) => {
     setParams(
@@ -51,11 +56,13 @@ export function LibraryScreen() {
   const [described, setDescribed] = useState<Card>();
   const [used, setUsed] = useState<Card>();
   const [replaced, setReplaced] = useState<Card>();
+  const shown = useMemo(() => wantedOf(pieces.data ?? none, wanted), [pieces.data, wanted]);
+  // The words are answered at once; the cards with their drawings follow when there is time.
+  const drawn = useDeferredValue(shown);
   const failed = pieces.error ?? sites.error ?? choices.error;
   if (failed) return <Failed error={failed} retry={() => void pieces.refetch()} />;
   if (!pieces.data || !sites.data || !choices.data) return <Loading what="the library" />;
   const site = look || (sites.data[0]?.id ?? '');
-  const shown = wantedOf(pieces.data, wanted);
   const inUse = pieces.data.filter((piece) => !piece.retired).length;
   const picked = pieces.data.filter((piece) => chosen.has(piece.id));
   if (pieces.data.length === 0 || sites.data.length === 0) {
@@ -139,12 +146,12 @@ export function LibraryScreen() {
           onSet={set}
         />
         <div className="grid grid-rows-[minmax(0,1fr)_auto] min-h-0">
-          {shown.length === 0 ? (
+          {drawn.length === 0 ? (
             <NoneFits wanted={wanted} onClear={set} />
           ) : (
             <Cards
               key={size}
-              cards={shown}
+              cards={drawn}
               purposes={choices.data.purposes}
               site={site}
               size={size}

@@ -5,14 +5,13 @@ import goodbones.document.Node;
 import goodbones.library.Described;
 import goodbones.library.PieceKind;
 import goodbones.library.Purpose;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.hibernate.annotations.JdbcTypeCode;
-import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 /** What is said of a piece, and what of its document lists and searches ask for. */
@@ -32,7 +31,7 @@ class DescribedEntity {
   private int variants;
   private boolean drafted;
 
-  @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
+  @Column(length = MOST_WORDS)
   private String words = "";
 
   private Instant changed = Instant.EPOCH;

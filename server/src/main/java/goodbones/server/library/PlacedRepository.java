@@ -24,6 +24,14 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " group by p.pieceId, p.id.ownerId, p.siteId")
   List<PlacedOn> placedOn();
 
+  /** The same, of some pages. */
+  @Query(
+      "select new goodbones.server.library.PlacedOn(p.pieceId, p.id.ownerId, p.siteId, count(p),"
+          + " sum(case when p.held = true then 1 else 0 end))"
+          + " from PlacedRow p where p.id.ownerKind = 'page' and p.id.ownerId in :pages"
+          + " group by p.pieceId, p.id.ownerId, p.siteId")
+  List<PlacedOn> placedOn(Collection<String> pages);
+
   /** The pieces that are placed in one document itself. */
   @Query(
       "select distinct p.pieceId from PlacedRow p"

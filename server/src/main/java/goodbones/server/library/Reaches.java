@@ -20,6 +20,17 @@ public final class Reaches {
     }
   }
 
+  /** The pieces that are placed at each site itself, by site. */
+  public Map<String, Set<String>> bySite() {
+    Map<String, Set<String>> bySite = new HashMap<>();
+    placed.forEach(
+        (piece, rows) ->
+            rows.forEach(
+                row ->
+                    bySite.computeIfAbsent(row.siteId(), id -> new HashSet<>()).add(piece)));
+    return bySite;
+  }
+
   public Reach of(String pieceId) {
     Set<String> pages = new HashSet<>();
     Set<String> sites = new HashSet<>();

@@ -26,10 +26,16 @@ import org.springframework.transaction.annotation.Transactional;
 public class UsageIndex {
   private final PlacedRepository placed;
   private final ReferredRepository referred;
+  private final PlacedPages pages;
   private final Descriptions descriptions;
 
-  UsageIndex(PlacedRepository placed, ReferredRepository referred, Descriptions descriptions) {
+  UsageIndex(
+      PlacedRepository placed,
+      ReferredRepository referred,
+      PlacedPages pages,
+      Descriptions descriptions) {
     this.placed = placed;
+    this.pages = pages;
     this.referred = referred;
     this.descriptions = descriptions;
   }
@@ -38,6 +44,7 @@ public class UsageIndex {
   @Transactional
   public void page(String siteId, String pageId, Node root) {
     place("page", pageId, siteId, root);
+    pages.writes(pageId);
     refer("page", pageId, 0, siteId, root);
   }
 
@@ -223,7 +230,7 @@ public class UsageIndex {
   /** How far changes of all pieces go. */
   @Transactional(readOnly = true)
   public Reaches reaches() {
-    return new Reaches(graph(), placed.placedOn());
+    return new Reaches(graph(), pages.all());
   }
 
   /** How often each piece is placed at each site. */

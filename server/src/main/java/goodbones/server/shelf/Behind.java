@@ -2,8 +2,7 @@ package goodbones.server.shelf;
 
 import goodbones.library.Adopted;
 import goodbones.server.library.Pieces;
-import goodbones.server.library.PlacedAt;
-import goodbones.server.library.UsageIndex;
+import goodbones.server.library.Reaches;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import java.util.HashMap;
@@ -17,29 +16,32 @@ public final class Behind {
   private final List<SiteInfo> sites;
   private final Map<String, Set<String>> behind = new HashMap<>();
 
-  public Behind(Pieces pieces, UsageIndex usage, Sites sites) {
+  public Behind(Pieces pieces, Reaches reaches, Sites sites) {
     this.sites = sites.all();
     Map<String, Adopted> adopted = sites.adopted();
     Map<String, Integer> currents = pieces.currents();
     Map<String, Map<String, Integer>> following = byContainer(pieces.followUps());
-    for (PlacedAt at : usage.placedAt()) {
-      int shown =
-          adopted
-              .getOrDefault(at.siteId(), new Adopted(Map.of()))
-              .revisions()
-              .getOrDefault(at.pieceId(), 0);
-      if (shown != currents.getOrDefault(at.pieceId(), 0)) {
-        add(at.pieceId(), at.siteId());
-      }
-      following
-          .getOrDefault(at.pieceId(), Map.of())
-          .forEach(
-              (followed, number) -> {
-                if (shown < number) {
-                  add(followed, at.siteId());
+    reaches
+        .bySite()
+        .forEach(
+            (site, placed) -> {
+              Map<String, Integer> shown =
+                  adopted.getOrDefault(site, new Adopted(Map.of())).revisions();
+              for (String piece : placed) {
+                int number = shown.getOrDefault(piece, 0);
+                if (number != currents.getOrDefault(piece, 0)) {
+                  add(piece, site);
                 }
-              });
-    }
+                following
+                    .getOrDefault(piece, Map.of())
+                    .forEach(
+                        (followed, since) -> {
+                          if (number < since) {
+                            add(followed, site);
+                          }
+                        });
+              }
+            });
   }
 
   /** By the containing piece: the pieces that it followed, with the number of that revision. */

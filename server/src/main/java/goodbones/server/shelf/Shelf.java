@@ -56,8 +56,8 @@ public class Shelf {
   /** All pieces, by name; no document is read. */
   @Transactional(readOnly = true)
   List<PieceCard> cards() {
-    Behind behind = new Behind(pieces, usage, sites);
     Reaches reaches = usage.reaches();
+    Behind behind = new Behind(pieces, reaches, sites);
     return descriptions.all().stream().map(piece -> card(piece, reaches, behind)).toList();
   }
 

@@ -14,6 +14,7 @@ import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.PieceState;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.Reaches;
 import goodbones.server.problems.BadInput;
 import goodbones.server.shelf.Behind;
 import goodbones.server.sites.SiteInfo;
@@ -170,11 +171,12 @@ final class PieceDesk extends OpenDesk {
 
   @Override
   public PieceDraft piece() {
+    Reaches reaches = desks.usage().reaches();
     return new PieceDraft(
         piece.current(),
         piece.draft(),
-        desks.usage().reach(piece.id()),
-        new Behind(pieces, desks.usage(), sites).of(piece.id()),
+        reaches.of(piece.id()),
+        new Behind(pieces, reaches, sites).of(piece.id()),
         piece.root().options().variants().stream()
             .map(each -> new StyleChoice(each.id(), each.name()))
             .toList(),
