@@ -1,13 +1,12 @@
 package goodbones.server.demo;
 
 import goodbones.document.StyleValue;
-import goodbones.server.compositions.FirstCompositions;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
-import goodbones.server.starters.Starters;
+import goodbones.server.starters.FirstLibrary;
 import goodbones.style.FinishesStep;
 import goodbones.style.SiteFinishes;
 import java.io.IOException;
@@ -35,22 +34,15 @@ class DemoData implements SmartInitializingSingleton {
   private final Pieces pieces;
   private final Sites sites;
   private final Pictures pictures;
-  private final Starters starters;
-  private final FirstCompositions compositions;
+  private final FirstLibrary library;
 
   DemoData(
-      FinishesStore finishes,
-      Pieces pieces,
-      Sites sites,
-      Pictures pictures,
-      Starters starters,
-      FirstCompositions compositions) {
+      FinishesStore finishes, Pieces pieces, Sites sites, Pictures pictures, FirstLibrary library) {
     this.finishes = finishes;
     this.pieces = pieces;
     this.sites = sites;
     this.pictures = pictures;
-    this.starters = starters;
-    this.compositions = compositions;
+    this.library = library;
   }
 
   @Override
@@ -59,7 +51,6 @@ class DemoData implements SmartInitializingSingleton {
     if (!sites.all().isEmpty()) {
       return;
     }
-    finishes.keep(DemoFinishes.house(), "The first drawing");
     for (String picture :
         List.of(
             "ferry-at-dusk",
@@ -77,8 +68,7 @@ class DemoData implements SmartInitializingSingleton {
             "quillon-logo")) {
       pictures.add(picture, picture + ".svg", bytes(picture + ".svg"));
     }
-    starters.keep(finishes.current());
-    compositions.keep();
+    library.begin();
     new DemoPieces(pieces).add();
     MorePages more = new MorePages(pieces);
     client(

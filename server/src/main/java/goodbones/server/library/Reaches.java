@@ -26,8 +26,7 @@ public final class Reaches {
     placed.forEach(
         (piece, rows) ->
             rows.forEach(
-                row ->
-                    bySite.computeIfAbsent(row.siteId(), id -> new HashSet<>()).add(piece)));
+                row -> bySite.computeIfAbsent(row.siteId(), id -> new HashSet<>()).add(piece)));
     return bySite;
   }
 

@@ -8,7 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Puts the pieces to start with into the library. */
 @Service
-public class Starters {
+class Starters {
   private final Pieces pieces;
 
   Starters(Pieces pieces) {
@@ -27,17 +27,14 @@ public class Starters {
   }
 
   /**
-   * Keeps those that are not there yet.
+   * Keeps them.
    *
    * @param finishes the revision of the finishes that has the roles they are drawn from
    */
   @Transactional
-  public void keep(int finishes) {
+  void keep(int finishes) {
     for (Starter starter : all()) {
-      if (!pieces.exists(starter.id())) {
-        pieces.keep(
-            starter.id(), starter.said(), starter.root(), "A piece to start with", finishes);
-      }
+      pieces.keep(starter.id(), starter.said(), starter.root(), "A piece to start with", finishes);
     }
   }
 }
