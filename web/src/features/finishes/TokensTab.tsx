@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import { Problem } from '../../api/client';
-import { useSites } from '../sites/useSites';
+import { useSite } from '../sites/useSites';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
 import { quickCss } from './quickCss';
@@ -21,12 +21,12 @@ type Typed = { place: string; value: string; bySlider: boolean; on: string };
 
 /** Tokens as rows, the house and the clients as columns, and a specimen that follows the hand. */
 export function TokensTab({ table, look, edit, set, search, refresh }: Props) {
-  const sites = useSites();
+  const site = useSite(look);
   const wantedToken = search.get('token') ?? '';
   const token = table.tokens.find((t) => t.id === wantedToken || t.name === wantedToken);
   const column = search.get('column') ?? '';
   const page = search.get('page') ?? '';
-  const pages = sites.data?.find((site) => site.id === look)?.pages ?? [];
+  const pages = site.data?.pages ?? [];
   const stands = token && (column === '' ? token.house.value : (token.sites[column]?.value ?? ''));
   const place = `${token?.id ?? ''} ${column}`;
   const [typed, setTyped] = useState<Typed>();

@@ -1,123 +1,88 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { answer, api, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count, when } from '../../ui/count';
 import { Failed, Loading } from '../../ui/States';
-import { Swatch } from '../finishes/Swatch';
-import { useFinishes } from '../finishes/useFinishes';
+import { CoverageTab } from './CoverageTab';
+import { DetailsTab } from './DetailsTab';
+import { MenusTab } from './MenusTab';
+import { PagesTab } from './PagesTab';
 import { StartPage } from './StartPage';
-import { useSites } from './useSites';
+import { SurveyTab } from './SurveyTab';
+import { useSite } from './useSites';
 
-/** One client: its pages, its finishes, and publishing. */
+const tabs = [
+  { key: '', title: 'Pages' },
+  { key: 'coverage', title: 'Header, footer, bands' },
+  { key: 'menus', title: 'Menus' },
+  { key: 'details', title: 'Client details' },
+  { key: 'survey', title: 'Survey' },
+] as const;
+
+/** One client: its pages, what they share, its menus and details, and publishing. */
 export function SiteScreen() {
   const { siteId = '' } = useParams();
-  const sites = useSites();
+  const [search, setSearch] = useSearchParams();
+  const site = useSite(siteId);
   const [starting, setStarting] = useState(false);
-  const standIns = useQuery({
-    queryKey: ['stand-ins', siteId],
-    queryFn: () =>
-      answer(api.GET('/api/sites/{id}/stand-ins', { params: { path: { id: siteId } } })),
-  });
-  if (sites.error) return <Failed error={sites.error} retry={() => void sites.refetch()} />;
-  if (!sites.data) return <Loading what="the site" />;
-  const site = sites.data.find((s) => s.id === siteId);
-  if (!site) return <Failed error={new Error(`There is no site “${siteId}”. Go back to Sites.`)} />;
-  const left = Object.values(standIns.data ?? {}).reduce((sum, n) => sum + n, 0);
+  const tab = tabs.find(({ key }) => key === search.get('tab'))?.key ?? '';
+  if (site.error) return <Failed error={site.error} retry={() => void site.refetch()} />;
+  if (!site.data) return <Loading what="the site" />;
+  const { name } = site.data;
   return (
-    <main className="h-full overflow-y-auto px-8 py-6">
-      <h1 className="text-2xl border-b border-ink pb-3">{site.name}</h1>
+    <main className="h-full grid grid-rows-[auto_minmax(0,1fr)] px-8 pt-6">
       {starting && (
         <StartPage
-          site={site}
+          site={site.data}
           onClose={() => {
             setStarting(false);
           }}
         />
       )}
-      <div className="grid grid-cols-[minmax(0,1fr)_320px] gap-12 mt-5">
-        <section aria-label="Pages">
-          <div className="flex items-baseline justify-between">
-            <h2 className="text-lg">Pages</h2>
-            {left > 0 && (
-              <span className="text-ochre ml-3 mr-auto">{count(left, 'stand-in')} left in all</span>
-            )}
-            <Button
-              look="quiet"
+      <header className="border-b border-ink">
+        <div className="flex items-end gap-5">
+          <div className="mr-auto min-w-0">
+            <h1 className="text-2xl truncate">{name}</h1>
+          </div>
+          <Publishing siteId={siteId} name={name} />
+        </div>
+        <nav aria-label="Of this site" className="flex gap-6 mt-2">
+          {tabs.map(({ key, title }) => (
+            <button
+              key={key}
+              type="button"
+              aria-current={key === tab ? 'page' : undefined}
+              className="py-1.5 border-b-[3px] border-transparent hover:border-line aria-[current=page]:border-verdigris aria-[current=page]:font-semibold"
               onClick={() => {
-                setStarting(true);
+                setSearch(key === '' ? {} : { tab: key });
               }}
             >
-              New page
-            </Button>
-          </div>
-          <ul className="mt-1 border-t border-line">
-            {site.pages.map((page) => (
-              <li key={page.id} className="border-b border-hair">
-                <Link
-                  to={`/sites/${siteId}/pages/${page.id}`}
-                  className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] gap-4 py-2 hover:bg-sheet"
-                >
-                  <span className="font-medium">{page.title}</span>
-                  <span className="text-soft">{page.address}</span>
-                  <span className="text-soft">
-                    {count(page.sections, 'section')}, {page.pieces} from the library
-                    {(standIns.data?.[page.id] ?? 0) > 0 && (
-                      <span className="text-ochre">
-                        {' '}
-                        · {count(standIns.data?.[page.id] ?? 0, 'stand-in')} left
-                      </span>
-                    )}
-                  </span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
-        <div>
-          <FinishesOf siteId={siteId} />
-          <Publishing siteId={siteId} name={site.name} />
-        </div>
-      </div>
-    </main>
-  );
-}
-
-const swatches = ['color.text', 'color.surface', 'color.accent', 'color.label'];
-
-function FinishesOf({ siteId }: { siteId: string }) {
-  const { table } = useFinishes();
-  const site = table?.sites.find((s) => s.id === siteId);
-  if (!table || !site) return null;
-  const worth = (name: string) =>
-    table.tokens.find((token) => token.name === name)?.sites[siteId]?.css;
-  const link = 'text-verdigris underline underline-offset-2';
-  return (
-    <section aria-label="Finishes">
-      <h2 className="text-lg">Finishes</h2>
-      <div className="border-t border-line pt-2">
-        <p className="flex items-center gap-1.5">
-          {swatches.map((name) => (
-            <span key={name} title={name}>
-              <Swatch css={worth(name) ?? 'transparent'} className="size-6" />
-            </span>
+              {title}
+            </button>
           ))}
-          <span className="ml-2 text-soft truncate">{worth('font.heading')?.split(',')[0]}</span>
-        </p>
-        <p className="mt-2">
-          {count(site.own, 'value')} of its own on revision {site.revision} of the house’s.
-        </p>
-        <p className="mt-2 flex gap-4">
-          <Link className={link} to={`/finishes?look=${siteId}`}>
-            Change its finishes
+          <Link
+            to={`/finishes?look=${siteId}`}
+            className="py-1.5 border-b-[3px] border-transparent hover:border-line"
+          >
+            Finishes
           </Link>
-          <Link className={link} to={`/finishes?tab=contrast&look=${siteId}`}>
-            Check its contrast
-          </Link>
-        </p>
-      </div>
-    </section>
+        </nav>
+      </header>
+      {tab === '' && (
+        <PagesTab
+          site={site.data}
+          onStart={() => {
+            setStarting(true);
+          }}
+        />
+      )}
+      {tab === 'coverage' && <CoverageTab siteId={siteId} />}
+      {tab === 'menus' && <MenusTab siteId={siteId} />}
+      {tab === 'survey' && <SurveyTab siteId={siteId} />}
+      {tab === 'details' && <DetailsTab siteId={siteId} />}
+    </main>
   );
 }
 
@@ -145,37 +110,33 @@ function Publishing({ siteId, name }: { siteId: string; name: string }) {
     setBusy(false);
   };
   return (
-    <section aria-label="Publishing" className="mt-8">
-      <h2 className="text-lg">Publishing</h2>
-      <div className="border-t border-line pt-2">
-        {state.data?.published ? (
-          <p>
-            Published {when(state.data.published)}: {count(state.data.pages, 'page')},{' '}
-            {state.data.written === 0
-              ? 'nothing had changed'
-              : `${count(state.data.written, 'file')} written`}
-            .{' '}
-            <a
-              className="text-verdigris underline underline-offset-2"
-              href={state.data.address}
-              target="_blank"
-              rel="noreferrer"
-            >
-              Open {state.data.address}
-            </a>
-          </p>
-        ) : (
-          <p className="text-soft">Not published yet.</p>
-        )}
-        {problem && (
-          <p role="alert" className="text-brick mt-1">
-            {problem}
-          </p>
-        )}
-        <Button look="main" className="mt-3" disabled={busy} onClick={() => void publish()}>
-          {busy ? 'Publishing…' : `Publish ${name}`}
-        </Button>
-      </div>
+    <section aria-label="Publishing" className="flex items-center gap-4 min-w-0">
+      {problem ? (
+        <p role="alert" className="text-brick min-w-0">
+          {problem}
+        </p>
+      ) : state.data?.published ? (
+        <p className="text-soft text-[13px] min-w-0 truncate">
+          Published {when(state.data.published)}: {count(state.data.pages, 'page')},{' '}
+          {state.data.written === 0
+            ? 'nothing had changed'
+            : `${count(state.data.written, 'file')} written`}
+          .{' '}
+          <a
+            className="text-verdigris underline underline-offset-2"
+            href={state.data.address}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Open {state.data.address}
+          </a>
+        </p>
+      ) : (
+        <p className="text-soft text-[13px]">Not published yet.</p>
+      )}
+      <Button look="main" disabled={busy} onClick={() => void publish()}>
+        {busy ? 'Publishing…' : `Publish ${name}`}
+      </Button>
     </section>
   );
 }

@@ -1,17 +1,45 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import sizes from '../../api/devices.json';
+import { fetchText } from '../../api/client';
 import { count, when } from '../../ui/count';
 import { Empty, Failed, Loading } from '../../ui/States';
+import { useSeen } from '../../ui/useSeen';
+import { Whole } from '../../workbench/canvas/Whole';
 import { useSites } from './useSites';
 
-/** The clients' sites and their pages. */
+/** The clients as a wall of their home pages. */
 export function SitesScreen() {
   const sites = useSites();
+  const [words, setWords] = useState('');
   if (sites.error) return <Failed error={sites.error} retry={() => void sites.refetch()} />;
   if (!sites.data) return <Loading what="the sites" />;
+  const wanted = words.trim().toLowerCase();
+  const shown = sites.data.filter((site) => site.name.toLowerCase().includes(wanted));
   return (
-    <main className="h-full overflow-y-auto px-8 py-6 max-w-5xl">
-      <header className="flex items-end justify-between border-b border-ink pb-3">
-        <h1 className="text-2xl">Sites</h1>
+    <main className="h-full grid grid-rows-[auto_minmax(0,1fr)] px-8 pt-6">
+      <header className="flex items-end gap-5 border-b border-ink pb-3">
+        <div className="mr-auto">
+          <h1 className="text-2xl">Sites</h1>
+          <p className="text-soft" role="status">
+            {shown.length === sites.data.length
+              ? count(shown.length, 'client')
+              : `${count(shown.length, 'client')} of ${sites.data.length}`}
+          </p>
+        </div>
+        <label>
+          <span className="sr-only">Find a client</span>
+          <input
+            type="search"
+            placeholder="Name of a client"
+            value={words}
+            onChange={(e) => {
+              setWords(e.target.value);
+            }}
+            className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-56"
+          />
+        </label>
         <Link
           to="/sites/new"
           className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
@@ -19,43 +47,63 @@ export function SitesScreen() {
           Start a new client
         </Link>
       </header>
-      {sites.data.length === 0 && (
-        <div className="mt-8">
+      <div className="overflow-y-auto pt-5 pb-8">
+        {sites.data.length === 0 && (
           <Empty>No site yet. Start a new client from its logo, colours and typefaces.</Empty>
-        </div>
-      )}
-      {sites.data.map((site) => (
-        <section key={site.id} aria-label={site.name} className="mt-7">
-          <header className="flex items-baseline gap-4">
-            <h2 className="text-lg">
-              <Link to={`/sites/${site.id}`} className="hover:underline underline-offset-4">
-                {site.name}
-              </Link>
-            </h2>
-            <span className="text-soft">{count(site.pages.length, 'page')}</span>
-            <Link to={`/sites/${site.id}`} className="ml-auto text-verdigris hover:underline">
-              Finishes and publishing
-            </Link>
-          </header>
-          <ul className="mt-2 border-t border-line">
-            {site.pages.map((page) => (
-              <li key={page.id} className="border-b border-hair">
-                <Link
-                  to={`/sites/${site.id}/pages/${page.id}`}
-                  className="grid grid-cols-[1fr_1fr_1.6fr_1fr] gap-4 py-2 px-2 -mx-2 hover:bg-sheet"
-                >
-                  <span className="font-medium">{page.title}</span>
-                  <span className="text-soft">{page.address}</span>
-                  <span>
-                    {count(page.sections, 'section')}, {page.pieces} of them from the library
+        )}
+        {sites.data.length > 0 && shown.length === 0 && (
+          <Empty>No client is called “{words.trim()}”.</Empty>
+        )}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-x-6 gap-y-7">
+          {shown.map((site) => (
+            <li key={site.id}>
+              <Link to={`/sites/${site.id}`} className="block group">
+                <Front home={site.home} name={site.name} />
+                <span className="flex items-baseline gap-2 mt-2">
+                  <span className="font-title text-[17px] truncate group-hover:underline underline-offset-4">
+                    {site.name}
                   </span>
-                  <span className="text-soft text-right">changed {when(page.changed)}</span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
+                  <span className="ml-auto text-[13px] text-soft whitespace-nowrap">
+                    {count(site.pages, 'page')}
+                  </span>
+                </span>
+                <span className="block text-[13px] text-soft">
+                  {site.pages === 0 ? 'nothing made yet' : `worked on ${when(site.changed)}`}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </div>
     </main>
+  );
+}
+
+/** The upper part of a home page, as wide as the card. */
+function Front({ home, name }: { home: string; name: string }) {
+  const [place, seen, width] = useSeen<HTMLSpanElement>();
+  const html = useQuery({
+    queryKey: ['frame', `/api/pages/${home}/frame`],
+    queryFn: () => fetchText(`/api/pages/${home}/frame`),
+    enabled: seen && home !== '',
+  });
+  return (
+    <span
+      ref={place}
+      className="block h-[300px] overflow-hidden bg-board outline outline-line group-hover:outline-ink"
+    >
+      {html.data && width > 0 && (
+        <Whole
+          html={html.data}
+          title={`The home page of ${name}`}
+          viewport={sizes.desktop}
+          width={width}
+          height={Number.POSITIVE_INFINITY}
+        />
+      )}
+      {home === '' && (
+        <span className="grid place-items-center h-full text-soft text-[13px]">No home page</span>
+      )}
+    </span>
   );
 }

@@ -1,6 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
 
+export type SitePage = Schemas['PageView'];
+
+/** The clients, without their pages. */
 export function useSites() {
   return useQuery({ queryKey: ['sites'], queryFn: () => answer(api.GET('/api/sites')) });
+}
+
+/** One client with its pages, each before what is filed under it; none is asked for where there is none. */
+export function useSite(siteId: string) {
+  return useQuery({
+    queryKey: ['sites', siteId],
+    queryFn: () => answer(api.GET('/api/sites/{id}', { params: { path: { id: siteId } } })),
+    enabled: siteId !== '',
+  });
 }

@@ -1,5 +1,6 @@
 import morphdom from 'morphdom';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { bodyOf } from '../engine/around';
 import { fragmentOf } from '../engine/fragment';
 import { putInOrder } from '../engine/order';
 import { bringSheetUp, sheetHtml } from '../engine/sheet';
@@ -29,12 +30,19 @@ const PLACES =
   '135deg,rgb(120 112 96/.16) 0 1px,transparent 1px 11px);box-shadow:inset 0 0 0 1px rgb(120 112 96/.35)}' +
   '[data-stand-in]{background-image:repeating-linear-gradient(' +
   '135deg,rgb(184 120 24/.26) 0 1px,transparent 1px 7px);outline:2px dashed rgb(184 120 24/.8);outline-offset:2px}' +
+  '[data-unset]{outline:1px dashed rgb(184 120 24/.8);outline-offset:2px;min-height:1lh}' +
+  '.social[data-unset]::after{content:"No social links yet"}' +
+  '.menu[data-unset]::after{content:"This menu has no links yet"}' +
   '.heading:empty,.text:empty,.label:empty,.button:empty{min-height:1lh}';
 
-function pageOf({ language, css, open, blocks }: Drawing): string {
+function insideOf({ around, blocks }: Drawing): string {
+  return bodyOf(around, blocks.map((block) => block.html).join(''));
+}
+
+function pageOf(drawing: Drawing): string {
   return (
-    `<!DOCTYPE html><html lang="${language}"><head><meta charset="utf-8">${sheetHtml(css)}` +
-    `<style>${PLACES}</style></head>${open}<main>${blocks.map((block) => block.html).join('')}</main></body></html>`
+    `<!DOCTYPE html><html lang="${drawing.language}"><head><meta charset="utf-8">${sheetHtml(drawing.css)}` +
+    `<style>${PLACES}</style></head>${drawing.open}${insideOf(drawing)}</body></html>`
   );
 }
 
@@ -45,6 +53,12 @@ const inPlace = {
   onBeforeElUpdated: (from: HTMLElement, to: HTMLElement) =>
     !from.isContentEditable && !from.isEqualNode(to),
 };
+
+/** Whether a band stands before the content of the page. */
+function isAbove(band: Element, { around }: Drawing): boolean {
+  const id = band.getAttribute('data-part');
+  return around.some((part) => part.part === id && part.region === 'band-above');
+}
 
 /** The block in which an element stands. */
 function blockOf(element: Element): string {
@@ -65,6 +79,11 @@ function bringUp(doc: Document, before: Drawing, now: Drawing, astray: Set<strin
   }
   const main = doc.querySelector('main');
   if (!main) return;
+  if (before.around !== now.around) {
+    doc.body.innerHTML = insideOf(now);
+    astray.clear();
+    return;
+  }
   const had = new Map(before.blocks.map((block) => [block.id, block.html]));
   const standing = new Map(
     [...main.children].map((child) => [child.getAttribute('data-node') ?? '', child]),
@@ -76,7 +95,10 @@ function bringUp(doc: Document, before: Drawing, now: Drawing, astray: Set<strin
     if (!fresh) return [];
     return [element ? (morphdom(element, fresh, inPlace) as Element) : fresh];
   });
-  putInOrder(main, children);
+  const bands = [...main.children].filter((child) => child.hasAttribute('data-part'));
+  const above = bands.filter((band) => isAbove(band, now));
+  const below = bands.filter((band) => !isAbove(band, now));
+  putInOrder(main, [...above, ...children, ...below]);
   astray.clear();
 }
 

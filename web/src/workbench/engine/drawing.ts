@@ -1,7 +1,14 @@
-import type { Block } from './source';
+import type { AroundView, Block } from './source';
 
 /** What a frame draws: the same HTML and CSS that is published, with node ids. */
-export type Drawing = { language: string; css: string; open: string; blocks: readonly Block[] };
+export type Drawing = {
+  language: string;
+  css: string;
+  open: string;
+  blocks: readonly Block[];
+  /** What stands around the content of the page. */
+  around: readonly AroundView[];
+};
 
 /** A drawn document: where things stand in it, in px of its own viewport. */
 export type Canvas = {

@@ -10,6 +10,7 @@ export type LadderView = Schemas['Ladder'];
 export type StyleView = Schemas['StyleView'];
 export type FieldView = Schemas['FieldView'];
 export type FreshView = Schemas['FreshView'];
+export type AroundView = Schemas['AroundView'];
 export type FitView = Schemas['FitView'];
 export type Pulse = Schemas['Pulse'];
 export type ClipView = Schemas['ClipView'];
@@ -25,11 +26,14 @@ export type Setting = Schemas['Setting'];
 export type Block = { id: string; html: string; nodes: readonly NodeView[] };
 
 /** A document on the workbench, whole. */
-export type WorkbenchView = Omit<WorkbenchAnswer, 'css' | 'blocks' | 'fresh'> & {
+export type WorkbenchView = Omit<WorkbenchAnswer, 'css' | 'blocks' | 'fresh' | 'around'> & {
   css: string;
   blocks: readonly Block[];
   fresh: readonly FreshView[];
+  around: readonly AroundView[];
 };
+
+const nothing: readonly AroundView[] = [];
 
 /** An answer put together with what was there before; blocks that did not change stay the same objects. */
 export function merged(before: WorkbenchView | undefined, now: WorkbenchAnswer): WorkbenchView {
@@ -38,6 +42,7 @@ export function merged(before: WorkbenchView | undefined, now: WorkbenchAnswer):
     ...now,
     css: now.css ?? before?.css ?? '',
     fresh: now.fresh ?? before?.fresh ?? [],
+    around: now.around ?? before?.around ?? nothing,
     blocks: now.blocks.flatMap((block) => {
       if (typeof block.html === 'string' && Array.isArray(block.nodes)) {
         return { id: block.id, html: block.html, nodes: block.nodes };

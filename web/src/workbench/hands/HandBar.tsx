@@ -11,6 +11,7 @@ import {
   LibraryBig,
   ListPlus,
   LogIn,
+  PanelTop,
   Pencil,
   Plus,
   Trash2,
@@ -31,6 +32,7 @@ export type HandAction =
   | 'box'
   | 'unwrap'
   | 'piece'
+  | 'share'
   | 'into'
   | 'item'
   | 'remove';
@@ -49,6 +51,7 @@ const tools: readonly { action: HandAction; label: string; key: string; icon: ty
   { action: 'box', label: 'Put a box around', key: 'B', icon: BoxSelect },
   { action: 'unwrap', label: 'Take the container away', key: 'U', icon: Ungroup },
   { action: 'piece', label: 'Keep as a piece', key: 'K', icon: Library },
+  { action: 'share', label: 'Make the section a part of all pages', key: 'E', icon: PanelTop },
   { action: 'into', label: 'Into the piece, and back', key: 'I', icon: LogIn },
   { action: 'rename', label: 'Rename', key: 'F2', icon: Pencil },
   { action: 'remove', label: 'Remove', key: 'Delete', icon: Trash2 },

@@ -41,6 +41,7 @@ const deeds: ReadonlyMap<string, Deed> = new Map<string, Deed>([
   ['b', act('box')],
   ['u', act('unwrap')],
   ['k', act('piece')],
+  ['e', act('share')],
   ['i', act('into')],
   ['n', act('item')],
   ['p', { is: 'preview' }],

@@ -27,6 +27,7 @@ type Props = {
   onEnter: (node: NodeView) => void;
   onPreview: () => void;
   onKeep: () => void;
+  onShare: () => void;
   onInto: () => void;
 };
 
@@ -93,6 +94,9 @@ export function useDeeds(props: Props) {
       case 'item':
         void edit({ type: 'ADD_ITEM', node: now.id });
         break;
+      case 'share':
+        props.onShare();
+        return;
       case 'piece':
         props.onKeep();
         break;

@@ -1,5 +1,8 @@
+import { useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
-import type { Problem } from '../../api/client';
+import { Link } from 'react-router';
+import { answer, api, type Problem } from '../../api/client';
+import { LinkField } from '../../features/sites/LinkField';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { ProblemLine } from '../../ui/ProblemLine';
@@ -12,12 +15,22 @@ type Props = {
   field: FieldView;
   node: NodeView;
   inPiece: boolean;
+  /** The client in whose look it is, and the page, for what links lead to. */
+  site: string;
+  page: string;
   onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
 };
 
+type SlotProps = Omit<Props, 'site' | 'page'>;
+
 /** A content field of the thing in hand. */
-export function FieldRow({ field, node, inPiece, onEdit }: Props) {
+export function FieldRow({ field, node, inPiece, site, page, onEdit }: Props) {
   const id = useId();
+  const [refused, setRefused] = useState('');
+  const set = async (value: string) => {
+    const failed = await onEdit({ type: 'FIELD', node: node.id, field: field.key, value });
+    setRefused(failed?.message ?? '');
+  };
   return (
     <div className="mb-2">
       <div className="flex justify-between items-baseline text-[12.5px] mb-0.5">
@@ -43,8 +56,23 @@ export function FieldRow({ field, node, inPiece, onEdit }: Props) {
             </option>
           ))}
         </select>
+      ) : field.type === 'link' ? (
+        <LinkField
+          label={field.label}
+          site={site}
+          page={page}
+          value={field.value}
+          onChange={(link) => void set(link)}
+        />
+      ) : field.type === 'menu' ? (
+        <MenuField id={id} site={site} value={field.value} onChange={(menu) => void set(menu)} />
       ) : (
         <TextField id={id} field={field} node={node} onEdit={onEdit} />
+      )}
+      {refused && (
+        <p role="alert" className="text-brick text-[12.5px] mt-0.5">
+          {refused}
+        </p>
       )}
       {inPiece && node.placement === '' && field.filled !== 'fixed' ? (
         <WantFields field={field} node={node} onEdit={onEdit} />
@@ -80,7 +108,7 @@ function wantWords({ from, to, ratio, purpose }: NonNullable<FieldView['want']>)
 const wantClass = 'border border-line bg-sheet px-1 py-px text-ink rounded-[2px] min-w-0';
 
 /** The author says what a slot wants: its length or ratio, and what it is for. */
-function WantFields({ field, node, onEdit }: Omit<Props, 'inPiece'>) {
+function WantFields({ field, node, onEdit }: Omit<SlotProps, 'inPiece'>) {
   const [problem, setProblem] = useState('');
   if (field.type !== 'words' && field.type !== 'picture') return null;
   const want = field.want ?? { from: 0, to: 0, ratio: '', purpose: '' };
@@ -158,7 +186,46 @@ function WantFields({ field, node, onEdit }: Omit<Props, 'inPiece'>) {
   );
 }
 
-function SlotState({ field, node, inPiece, onEdit }: Props) {
+type MenuProps = { id: string; site: string; value: string; onChange: (menu: string) => void };
+
+/** Which of the site's menus is shown. */
+function MenuField({ id, site, value, onChange }: MenuProps) {
+  const menus = useQuery({
+    queryKey: ['menus', site],
+    queryFn: () => answer(api.GET('/api/sites/{id}/menus', { params: { path: { id: site } } })),
+    enabled: site !== '',
+  });
+  const names = menus.data?.menus.map(({ name }) => name) ?? [];
+  const offered = names.includes(value) || value === '' ? names : [value, ...names];
+  return (
+    <>
+      <select
+        id={id}
+        className={inputClass}
+        value={value}
+        onChange={(e) => {
+          onChange(e.target.value);
+        }}
+      >
+        {offered.map((name) => (
+          <option key={name} value={name}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <p className="text-[12px] text-soft mt-0.5">
+        {value !== '' && !names.includes(value) && menus.data
+          ? 'This client has none of that name. '
+          : ''}
+        <Link to={`/sites/${site}?tab=menus`} className="text-verdigris hover:underline">
+          Work on the menus
+        </Link>
+      </p>
+    </>
+  );
+}
+
+function SlotState({ field, node, inPiece, onEdit }: SlotProps) {
   if (field.key === 'level' && !field.local) return null;
   if (inPiece && node.placement === '') {
     return (
@@ -218,7 +285,7 @@ const unfilled: Record<string, string> = {
   site: 'slot of the whole site',
 };
 
-type TextProps = Omit<Props, 'inPiece'> & { id: string };
+type TextProps = Omit<Props, 'inPiece' | 'site' | 'page'> & { id: string };
 
 function TextField({ id, field, node, onEdit }: TextProps) {
   const draft = useDraft(field.value, (value) =>

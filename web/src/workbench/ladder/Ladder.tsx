@@ -165,6 +165,8 @@ export function Ladder(props: Props) {
               field={field}
               node={node}
               inPiece={authoring}
+              site={view.siteId}
+              page={view.piece ? '' : view.id}
               onEdit={onEdit}
             />
           ))}

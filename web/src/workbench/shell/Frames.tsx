@@ -7,6 +7,7 @@ import { boxOf, nodesAt, type Point } from '../canvas/geometry';
 import { Handles } from '../canvas/Handles';
 import { LandingMark } from '../canvas/LandingMark';
 import type { Canvas, Drawing } from '../engine/drawing';
+import { Around } from '../canvas/Around';
 import { LiveFrame } from '../canvas/LiveFrame';
 import { Overlay } from '../canvas/Overlay';
 import { ReferenceLayer, type Reference } from '../canvas/ReferencePicture';
@@ -369,6 +370,9 @@ function Pane(props: PaneProps) {
             )}
             {isLead && <LandingMark zone="canvas" scale={scale} />}
           </div>
+          {isLead && (
+            <Around canvas={canvas} around={drawing.around} site={props.site} scale={scale} />
+          )}
           {isLead && canvas && typing !== '' && (
             <TextEditing
               key={typing}

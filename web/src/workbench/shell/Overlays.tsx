@@ -6,6 +6,7 @@ import type { DeviceKey } from '../engine/devices';
 import type { Point } from '../canvas/geometry';
 import { KeepSheet } from '../hands/KeepSheet';
 import { LevelChoice } from '../hands/LevelChoice';
+import { ShareSheet } from '../hands/ShareSheet';
 import { TieSheet } from '../hands/TieSheet';
 import type { Drawing } from '../engine/drawing';
 import { Preview } from './Preview';
@@ -16,7 +17,7 @@ import type { Tree } from '../engine/tree';
 export type Over =
   | { is: 'add'; node: string; at: Point; spot: Spot | undefined }
   | { is: 'levels'; at: Point; nodes: readonly string[] }
-  | { is: 'keep' | 'tie' | 'preview' };
+  | { is: 'keep' | 'tie' | 'share' | 'preview' };
 
 type Props = {
   over: Over;
@@ -59,6 +60,15 @@ export function Overlays(props: Props): ReactNode {
           source={props.source}
           node={inHand}
           site={view.siteId}
+          onEdit={onEdit}
+          onClose={onClose}
+        />
+      );
+    case 'share':
+      return (
+        <ShareSheet
+          node={tree.chain(inHand)[1] ?? inHand}
+          siteName={view.siteName}
           onEdit={onEdit}
           onClose={onClose}
         />

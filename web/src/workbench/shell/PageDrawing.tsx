@@ -1,25 +1,30 @@
 import { useDraggable } from '@dnd-kit/core';
 import { Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import { count } from '../../ui/count';
 import { Mark } from '../../ui/States';
+import { placesOf } from '../canvas/Around';
 import { boxOf } from '../canvas/geometry';
 import { LandingMark } from '../canvas/LandingMark';
 import type { Canvas, Drawing } from '../engine/drawing';
 import { LiveFrame } from '../canvas/LiveFrame';
-import type { NodeView, PlacementView } from '../engine/source';
+import type { AroundView, NodeView, PlacementView } from '../engine/source';
 import type { Tree } from '../engine/tree';
 
 const DRAWN_WIDTH = 142;
 const PAGE_WIDTH = 1280;
 /** A strip is never lower than this on the screen, in px, so that it can be read and hit. */
 const LEAST = 18;
+/** What leads elsewhere is never lower than this (WCAG 2.2, 2.5.8), in px of the screen. */
+const TARGET = 24;
 export const DRAWING_SCALE = DRAWN_WIDTH / PAGE_WIDTH;
 const SCALE = DRAWING_SCALE;
 
 type Props = {
   drawing: Drawing;
   tree: Tree;
+  site: string;
   placements: readonly PlacementView[];
   inHand: string;
   renaming: boolean;
@@ -85,9 +90,44 @@ export function PageDrawing(props: Props) {
             />
           ))}
         </ol>
+        <SharedStrips canvas={canvas} around={drawing.around} site={props.site} />
         <LandingMark zone="drawing" scale={SCALE} />
       </div>
     </div>
+  );
+}
+
+type SharedProps = { canvas: Canvas | undefined; around: readonly AroundView[]; site: string };
+
+/** What stands around the content: a strip each, which leads to where it is worked on. */
+function SharedStrips({ canvas, around, site }: SharedProps) {
+  const { pathname, search } = useLocation();
+  const from = encodeURIComponent(`${pathname}${search}`);
+  return (
+    <ol aria-label="Shared parts">
+      {placesOf(canvas, around).map(({ part, top, left, width, height }) => (
+        <li
+          key={part.part}
+          className="absolute"
+          style={{
+            top: top * SCALE,
+            left: left * SCALE,
+            width: width * SCALE,
+            height: Math.max(TARGET, height * SCALE),
+          }}
+        >
+          <Link
+            to={`/sites/${site}/pages/${part.part}?from=${from}`}
+            title={`${part.title}: edit for ${part.pages === 1 ? 'this page' : `all ${count(part.pages, 'page')}`}`}
+            className="absolute inset-0 flex flex-col justify-end items-start p-0.5 border-y border-dashed border-verdigris/60 bg-verdigris/5 hover:bg-verdigris/15"
+          >
+            <span className="bg-verdigris-tint text-verdigris-deep text-[10.5px] leading-[14px] px-1 max-w-full truncate">
+              {part.title} · {count(part.pages, 'page')}
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ol>
   );
 }
 

@@ -112,8 +112,14 @@ function Bench(props: BenchProps) {
   const drawn = useRef<Surface | undefined>(undefined);
 
   const drawing = useMemo<Drawing>(
-    () => ({ language: view.language, css: view.css, open: view.open, blocks: view.blocks }),
-    [view.language, view.css, view.open, view.blocks],
+    () => ({
+      language: view.language,
+      css: view.css,
+      open: view.open,
+      blocks: view.blocks,
+      around: view.around,
+    }),
+    [view.language, view.css, view.open, view.blocks, view.around],
   );
   const tree = useMemo(() => treeOf(view.page, view.blocks), [view.page, view.blocks]);
   const { trial, refused, tryOut, lettingGo } = useTrial(source, view, shownAs, onShownAsItIs);
@@ -247,6 +253,9 @@ function Bench(props: BenchProps) {
     onKeep: () => {
       if (current().parent !== '') setOver({ is: 'keep' });
     },
+    onShare: () => {
+      if (isPage && !view.shared && current().parent !== '') setOver({ is: 'share' });
+    },
     onInto: () => {
       const from = view.placements.find((p) => p.id === current().placement);
       const back = search.get('from');
@@ -313,6 +322,7 @@ function Bench(props: BenchProps) {
             <PageDrawing
               drawing={trial?.drawing ?? drawing}
               tree={trial?.tree ?? tree}
+              site={view.siteId}
               placements={(trial ?? view).placements}
               inHand={(trial ? trial.tree.chain(trial.inHand)[1] : section)?.id ?? ''}
               renaming={renaming && inHand.id === section?.id}

@@ -25,7 +25,13 @@ export type Trial = {
 function trialOf(view: WorkbenchView): Trial {
   const tree = treeOf(view.page, view.blocks);
   return {
-    drawing: { language: view.language, css: view.css, open: view.open, blocks: view.blocks },
+    drawing: {
+      language: view.language,
+      css: view.css,
+      open: view.open,
+      blocks: view.blocks,
+      around: view.around,
+    },
     tree,
     inHand: tree.byId.get(view.made[0] ?? '') ?? tree.root,
     placements: view.placements,

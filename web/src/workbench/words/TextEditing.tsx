@@ -1,4 +1,12 @@
-import { Bold, CornerDownLeft, Italic, Link as LinkIcon, List, PaintBucket } from 'lucide-react';
+import {
+  Bold,
+  CornerDownLeft,
+  Italic,
+  Link as LinkIcon,
+  List,
+  PaintBucket,
+  Rss,
+} from 'lucide-react';
 import { useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { answer, api, Problem } from '../../api/client';
 import { askBeforeLeaving } from '../../ui/askBeforeLeaving';
@@ -7,7 +15,7 @@ import { boxOf } from '../canvas/geometry';
 import type { Canvas } from '../engine/drawing';
 import type { AskedEdit, NodeView } from '../engine/source';
 import { Typing, useHold } from '../../ui/useDraft';
-import { LinkForm, Palette, Tool } from './WordTools';
+import { BoundForm, LinkForm, Palette, Tool } from './WordTools';
 
 type Props = {
   canvas: Canvas;
@@ -20,7 +28,7 @@ type Props = {
 };
 
 /** What is chosen at the moment; of a link, where the one in hand leads. */
-type Asking = { what: 'link'; to: string } | { what: 'colour' };
+type Asking = { what: 'link'; to: string } | { what: 'colour' | 'bound' };
 
 /** What the tools take with what they unfold, in px of the screen. */
 const ROOM_ABOVE = 110;
@@ -217,6 +225,12 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
     doc.execCommand(to === '' ? 'unlink' : 'createLink', false, to);
     setAsking(undefined);
   };
+  const bind = (what: string, title: string) => {
+    back();
+    const html = `<span data-bound="${what}" contenteditable="false">${escaped(title)}</span>`;
+    doc.execCommand('insertHTML', false, html);
+    setAsking(undefined);
+  };
   const element = canvas.element(id);
   const plain = (element && doc.defaultView?.getComputedStyle(element).color) ?? '';
   const top = box.y * scale;
@@ -300,6 +314,15 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
         >
           <CornerDownLeft size={14} />
         </Tool>
+        <Tool
+          label="Words that follow the client details"
+          onClick={() => {
+            remember();
+            setAsking(asking?.what === 'bound' ? undefined : { what: 'bound' });
+          }}
+        >
+          <Rss size={14} />
+        </Tool>
         <button
           type="button"
           className="ml-1 px-2 py-0.5 bg-verdigris text-white rounded-[2px]"
@@ -308,7 +331,18 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
           Done
         </button>
       </div>
-      {asking?.what === 'link' && <LinkForm to={asking.to} onLink={link} />}
+      {asking?.what === 'link' && (
+        <LinkForm
+          site={site}
+          to={asking.to}
+          onLink={link}
+          onEscape={() => {
+            setAsking(undefined);
+            back();
+          }}
+        />
+      )}
+      {asking?.what === 'bound' && <BoundForm onBind={bind} />}
       {asking?.what === 'colour' && (
         <Palette
           site={site}

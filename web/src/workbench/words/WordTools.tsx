@@ -1,4 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
+import { answer, api } from '../../api/client';
+import { LinkField } from '../../features/sites/LinkField';
 import { useFinishes } from '../../features/finishes/useFinishes';
 
 type PaletteProps = {
@@ -41,34 +44,32 @@ export function Palette({ site, onPaint, onPlain }: PaletteProps) {
   );
 }
 
-type LinkFormProps = { to: string; onLink: (to: string) => void };
+type LinkFormProps = {
+  site: string;
+  to: string;
+  onLink: (to: string) => void;
+  onEscape: () => void;
+};
 
-/** Where the chosen words lead; a link is taken away by leaving it empty. */
-export function LinkForm({ to, onLink }: LinkFormProps) {
+/** Where the chosen words lead. */
+export function LinkForm({ site, to, onLink, onEscape }: LinkFormProps) {
   return (
-    <form
-      className="flex gap-1 p-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        const value = new FormData(event.currentTarget).get('to');
-        onLink(typeof value === 'string' ? value.trim() : '');
-      }}
-    >
-      <input
-        name="to"
-        autoFocus
-        defaultValue={to}
-        aria-label="Where the link goes"
-        placeholder="/page, #section or https://…"
-        className="border border-line bg-sheet px-1.5 py-0.5 w-52"
-      />
-      <button type="submit" className="px-2 text-verdigris font-medium">
-        {to === '' ? 'Link' : 'Change'}
-      </button>
+    <div className="flex items-start gap-1 p-1">
+      <div className="w-60">
+        <LinkField
+          label="Where the link goes"
+          site={site}
+          page=""
+          value={to}
+          onChange={onLink}
+          onEscape={onEscape}
+          autoFocus
+        />
+      </div>
       {to !== '' && (
         <button
           type="button"
-          className="px-1 text-verdigris"
+          className="px-1 py-1 text-verdigris"
           onClick={() => {
             onLink('');
           }}
@@ -76,7 +77,36 @@ export function LinkForm({ to, onLink }: LinkFormProps) {
           Take away
         </button>
       )}
-    </form>
+    </div>
+  );
+}
+
+/** What words can follow, so that they are right everywhere when it changes. */
+export function BoundForm({ onBind }: { onBind: (what: string, title: string) => void }) {
+  const bound = useQuery({
+    queryKey: ['bound'],
+    queryFn: () => answer(api.GET('/api/bound')),
+    staleTime: Infinity,
+  });
+  return (
+    <div className="grid p-1 min-w-48">
+      <span className="text-soft px-1">Put in what is kept once</span>
+      {bound.data?.map(({ word, title }) => (
+        <button
+          key={word}
+          type="button"
+          className="text-left px-1 py-0.5 min-h-6 hover:bg-board"
+          onMouseDown={(event) => {
+            event.preventDefault();
+          }}
+          onClick={() => {
+            onBind(word, title);
+          }}
+        >
+          {title}
+        </button>
+      ))}
+    </div>
   );
 }
 

@@ -25,7 +25,7 @@ class DepthTest extends WithDesigner {
   private static final String[] PAGES = {FERRIES_PAGE, MUSEUM_PAGE, VALLEY_PAGE};
 
   private static Locator button(String device) {
-    return designer.frame(device).locator("a[data-node*='ob-button']").first();
+    return designer.frame(device).locator("main a[data-node*='ob-button']").first();
   }
 
   private static void keep(String name) {

@@ -38,7 +38,7 @@ class DrawerTest extends WithDesigner {
   }
 
   private static Locator sections(String frame) {
-    return designer.frame(frame).locator("section");
+    return designer.frame(frame).locator("main section");
   }
 
   private static void assertSections(int count) {

@@ -69,7 +69,7 @@ record Drawn(
       """
       async () => {
         await Promise.all([...document.images].map((i) => i.decode().catch(() => 0)));
-        const words = [...document.querySelectorAll('.heading,.text,.label,.button')];
+        const words = [...document.querySelectorAll('.heading,.text,.label,.button,.logo,.menu,.social,.divider')];
         const read = () => Object.fromEntries(words.map((e) => {
           const { width, height } = e.getBoundingClientRect();
           return [e.dataset.node, [width, height]];
@@ -131,7 +131,7 @@ record Drawn(
         new Surroundings(Drawn::svg, UnaryOperator.identity(), List.of(), "", true);
     Rendered rendered = Renderer.render(Shown.of(page), BARE, plain);
     String css = StyleSheet.of(List.of(rendered)) + "body{font-family:sans-serif}";
-    tab.setContent(PageHtml.of("en", "Boxes", "", "<style>" + css + "</style>", rendered));
+    tab.setContent(PageHtml.of("en", "Boxes", "", "<style>" + css + "</style>", rendered.body()));
     return new Sheet(tab);
   }
 

@@ -25,7 +25,7 @@ class FinishesTest extends WithDesigner {
       Path.of("/usr/share/fonts/truetype/liberation/LiberationSansNarrow-Bold.ttf");
 
   private static Locator button(String frame) {
-    return designer.frame(frame).locator("a.button").first();
+    return designer.frame(frame).locator("main a.button").first();
   }
 
   private static Locator cell(String name) {
@@ -42,22 +42,22 @@ class FinishesTest extends WithDesigner {
     designer.go("/sites");
     designer.link("Start a new client").click();
     String drawing = "Specimen of the brand on a desktop";
-    assertThat(designer.frame(drawing).locator("h1")).hasText("A new client");
+    assertThat(designer.frame(drawing).locator("main h1")).hasText("A new client");
     designer.field("Name").fill("Grebe & Sons");
-    assertThat(designer.frame(drawing).locator("h1")).hasText("Grebe & Sons");
+    assertThat(designer.frame(drawing).locator("main h1")).hasText("Grebe & Sons");
     designer.field("Logo").setInputFiles(LOGO);
     assertThat(designer.region("Palette of the picture").getByRole(AriaRole.BUTTON).first())
         .isVisible();
     assertThat(designer.field("Colour 1")).hasValue("#22283a");
-    assertThat(designer.frame(drawing).locator("img").first()).isVisible();
+    assertThat(designer.frame(drawing).locator("main img").first()).isVisible();
     designer.field("Headings").selectOption("Oswald, Impact, sans-serif");
-    assertThat(designer.frame(drawing).locator("h1"))
+    assertThat(designer.frame(drawing).locator("main h1"))
         .hasCSS("font-family", Pattern.compile("^\"?Oswald.*"));
     designer.field("Colour 3").fill("sea-ish");
     assertThat(designer.region("Start sheet").getByRole(AriaRole.ALERT)).containsText("sea-ish");
     designer.field("Colour 3").fill("#2f6f73");
     designer.button("Start Grebe & Sons").click();
-    assertThat(designer.frame(SPECIMEN).locator("h1")).hasText("Grebe & Sons");
+    assertThat(designer.frame(SPECIMEN).locator("main h1")).hasText("Grebe & Sons");
     assertThat(page().getByRole(AriaRole.COLUMNHEADER).filter(hasText("Grebe & Sons"))).isVisible();
     designer.go("/finishes?tab=contrast&look=grebe-sons");
     assertThat(designer.region("Contrast")).containsText("none too faint");
@@ -135,7 +135,7 @@ class FinishesTest extends WithDesigner {
   void aHeadingsUnexpectedColourIsFoundOnItsTrailAndMendedThere() {
     designer.go("/sites/saltmarsh-ferries/pages/sf-home?node=sf-routes-h");
     designer.set("Text colour", "{color.accent}");
-    Locator heading = designer.frame(DESKTOP).locator("h2").first();
+    Locator heading = designer.frame(DESKTOP).locator("main h2").first();
     assertThat(heading).hasCSS("color", "rgb(226, 161, 58)");
     page().getByLabel("Why text colour is so").click();
     Locator trail = designer.region("Source trail of text colour");
@@ -152,7 +152,8 @@ class FinishesTest extends WithDesigner {
     page().keyboard().press("Enter");
     assertThat(designer.button("Undo: set color.text of Saltmarsh Ferries")).isVisible();
     page().goBack();
-    assertThat(designer.frame(DESKTOP).locator("h2").first()).hasCSS("color", "rgb(11, 38, 56)");
+    assertThat(designer.frame(DESKTOP).locator("main h2").first())
+        .hasCSS("color", "rgb(11, 38, 56)");
   }
 
   @Test
@@ -160,7 +161,7 @@ class FinishesTest extends WithDesigner {
   void aNamedStyleIsMadePutOnElsewhereAndChangedOnce() {
     designer.go("/sites/saltmarsh-ferries/pages/sf-home?node=sf-route-h1");
     designer.set("Letter spacing", "2px");
-    assertThat(designer.frame(DESKTOP).locator("h3").first()).hasCSS("letter-spacing", "2px");
+    assertThat(designer.frame(DESKTOP).locator("main h3").first()).hasCSS("letter-spacing", "2px");
     designer.button("Make a named style").click();
     designer.field("Name of the new style").fill("Island");
     page().keyboard().press("Enter");
@@ -170,21 +171,21 @@ class FinishesTest extends WithDesigner {
     designer
         .field("Put a named style on")
         .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Island"));
-    assertThat(designer.frame(PHONE).locator("h3").nth(1)).hasCSS("letter-spacing", "2px");
+    assertThat(designer.frame(PHONE).locator("main h3").nth(1)).hasCSS("letter-spacing", "2px");
     designer.go("/finishes?tab=styles&look=saltmarsh-ferries");
     designer.region("Named styles").getByRole(AriaRole.BUTTON).filter(hasText("Island")).click();
     assertThat(designer.region("Style in hand")).containsText("Letter spacing");
     designer.set("Letter spacing", "4px");
     assertThat(designer.button("Undo: set letter spacing of Island")).isVisible();
     designer.go("/sites/saltmarsh-ferries/pages/sf-home?node=sf-route-h2");
-    assertThat(designer.frame(DESKTOP).locator("h3").nth(0)).hasCSS("letter-spacing", "4px");
-    assertThat(designer.frame(DESKTOP).locator("h3").nth(1)).hasCSS("letter-spacing", "4px");
+    assertThat(designer.frame(DESKTOP).locator("main h3").nth(0)).hasCSS("letter-spacing", "4px");
+    assertThat(designer.frame(DESKTOP).locator("main h3").nth(1)).hasCSS("letter-spacing", "4px");
     designer.takeInHand("Gull Holm");
     designer.button("Take its look").click();
     designer.takeInHand("Long Sand");
     designer.button("Lay “Gull Holm” on").click();
-    assertThat(designer.frame(DESKTOP).locator("h3").nth(2)).hasCSS("letter-spacing", "4px");
-    assertThat(designer.frame(DESKTOP).locator("h3").nth(2)).hasText("Long Sand");
+    assertThat(designer.frame(DESKTOP).locator("main h3").nth(2)).hasCSS("letter-spacing", "4px");
+    assertThat(designer.frame(DESKTOP).locator("main h3").nth(2)).hasText("Long Sand");
   }
 
   @Test
@@ -253,9 +254,9 @@ class FinishesTest extends WithDesigner {
   @Order(9)
   void aTokensFileGoesOutAndComesInAgain() throws IOException {
     designer.go("/finishes?look=nobody");
-    assertThat(designer.frame(SPECIMEN).locator("h1")).not().hasText("The house");
+    assertThat(designer.frame(SPECIMEN).locator("main h1")).not().hasText("The house");
     designer.field("In the look of").selectOption("house");
-    assertThat(designer.frame(SPECIMEN).locator("h1")).hasText("The house");
+    assertThat(designer.frame(SPECIMEN).locator("main h1")).hasText("The house");
     designer.button("Token files").click();
     com.microsoft.playwright.Download taken =
         designer
@@ -293,7 +294,7 @@ class FinishesTest extends WithDesigner {
         .getByRole(AriaRole.BUTTON)
         .filter(hasText("Liberation Sans Narrow"))
         .click();
-    assertThat(designer.frame(SPECIMEN).locator("h1"))
+    assertThat(designer.frame(SPECIMEN).locator("main h1"))
         .hasCSS("font-family", Pattern.compile("^\"?Liberation Sans Narrow.*"));
     designer.button("Save").click();
     assertThat(designer.button("Undo: set font.heading of Quillon Clock Repair")).isVisible();

@@ -86,10 +86,10 @@ class InterfaceTest extends WithDesigner {
     page().keyboard().press("Control+a");
     page().keyboard().type("On time since 1931");
     page().keyboard().press("Enter");
-    assertThat(designer.frame(DESKTOP).locator("p").first()).hasText("On time since 1931");
+    assertThat(designer.frame(DESKTOP).locator("main p").first()).hasText("On time since 1931");
     designer.button("Undo: change words of label").focus();
     page().keyboard().press("Enter");
-    assertThat(designer.frame(DESKTOP).locator("p").first()).hasText("Sailing since 1931");
+    assertThat(designer.frame(DESKTOP).locator("main p").first()).hasText("Sailing since 1931");
     page().keyboard().press("Escape");
     assertThat(page()).hasURL(java.util.regex.Pattern.compile(".*node=sf-opening%2Fob-section.*"));
   }
@@ -108,24 +108,28 @@ class InterfaceTest extends WithDesigner {
     designer.takeSection("Words of travellers");
     designer.takeInHand("“The best half hour");
     designer.set("Words", "“Half an hour well spent.”");
-    assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
+    assertThat(designer.frame(DESKTOP).locator("main h2").last())
+        .hasText("“Half an hour well spent.”");
     designer.use(first);
     designer.set("Words", "Maud Tillery, Gull Holm");
     assertThat(page().getByText("Both kept. iris: change words")).isVisible();
-    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, Gull Holm");
-    assertThat(designer.frame(DESKTOP).locator("h2").last()).hasText("“Half an hour well spent.”");
+    assertThat(designer.frame(DESKTOP).locator("main p").last()).hasText("Maud Tillery, Gull Holm");
+    assertThat(designer.frame(DESKTOP).locator("main h2").last())
+        .hasText("“Half an hour well spent.”");
     designer.use(second);
-    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, Gull Holm");
+    assertThat(designer.frame(DESKTOP).locator("main p").last()).hasText("Maud Tillery, Gull Holm");
     designer.takeInHand("Maud Tillery");
     designer.set("Words", "Maud Tillery, on the quay");
-    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, on the quay");
+    assertThat(designer.frame(DESKTOP).locator("main p").last())
+        .hasText("Maud Tillery, on the quay");
     designer.use(first);
     designer.set("Words", "Maud Tillery, at the helm");
     assertThat(page().getByText("was changed meanwhile by iris").first()).isVisible();
     assertThat(designer.field("Words")).hasValue("Maud Tillery, at the helm");
     assertThat(designer.button("Take theirs")).isVisible();
     designer.button("Keep mine").click();
-    assertThat(designer.frame(DESKTOP).locator("p").last()).hasText("Maud Tillery, at the helm");
+    assertThat(designer.frame(DESKTOP).locator("main p").last())
+        .hasText("Maud Tillery, at the helm");
     assertThat(page().getByText("was changed meanwhile")).hasCount(0);
     assertThat(designer.field("Words")).hasValue("Maud Tillery, at the helm");
     theBarHoldsAllThatIsInIt();
@@ -234,7 +238,7 @@ class InterfaceTest extends WithDesigner {
     designer.set("Text size", "19px");
     assertThat(designer.frame("Phone, 390 px wide").locator("h3").nth(1))
         .hasCSS("font-size", "19px");
-    assertThat(designer.frame(DESKTOP).locator("h3").nth(1)).hasCSS("font-size", "22px");
+    assertThat(designer.frame(DESKTOP).locator("main h3").nth(1)).hasCSS("font-size", "22px");
     page().reload();
     assertThat(designer.field("Text size")).hasValue("19px");
     page().waitForTimeout(1500);

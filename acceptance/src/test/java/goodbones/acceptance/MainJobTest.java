@@ -27,14 +27,14 @@ class MainJobTest extends WithDesigner {
             .filter(new Locator.FilterOptions().setHasText("Opening band"));
     assertThat(card).containsText("2 placements on 2 pages of 2 sites");
     String sample = "Opening band on a desktop";
-    assertThat(designer.frame(sample).locator("h1")).hasText("Say what it is in one line");
+    assertThat(designer.frame(sample).locator("main h1")).hasText("Say what it is in one line");
     designer.field("In the look of").selectOption("saltmarsh-ferries");
-    designer.frame(sample).locator("h1").waitFor();
+    designer.frame(sample).locator("main h1").waitFor();
     assertThat(designer.style(sample, "h1", "font-family")).contains("Literata");
     assertThat(designer.style(sample, "a", "background-color")).isEqualTo("rgb(226, 161, 58)");
     designer.field("In the look of").selectOption("oakum-rope-museum");
     assertThat(designer.style(sample, "h1", "font-family")).contains("Rokkitt");
-    assertThat(designer.frame(sample).locator("a").first())
+    assertThat(designer.frame(sample).locator("main a").first())
         .hasCSS("background-color", "rgb(138, 58, 34)");
     designer.field("Find a piece").fill("nothing like it");
     assertThat(page().getByText("No piece answers all of this")).isVisible();
@@ -48,27 +48,28 @@ class MainJobTest extends WithDesigner {
       designer.frame(frame[0]).locator("h1").waitFor();
       assertThat(designer.viewportWidth(frame[0])).isEqualTo(Double.parseDouble(frame[1]));
     }
-    designer.clickAt(designer.frame(DESKTOP).locator("h1"));
+    designer.clickAt(designer.frame(DESKTOP).locator("main h1"));
     designer.set("Words", "Five hundred years of rope");
     for (String frame : List.of(DESKTOP, TABLET, PHONE)) {
-      assertThat(designer.frame(frame).locator("h1")).hasText("Five hundred years of rope");
+      assertThat(designer.frame(frame).locator("main h1")).hasText("Five hundred years of rope");
     }
     designer.takeSection("Opening band");
     page().getByText("Choose another").click();
     page().getByRole(AriaRole.DIALOG).getByText("rope-coils.svg").click();
     designer.button("Use this picture").click();
-    assertThat(designer.frame(DESKTOP).locator("section").first())
+    assertThat(designer.frame(DESKTOP).locator("main section").first())
         .hasCSS("background-image", java.util.regex.Pattern.compile(".*rope-coils.*"));
     designer.takeInHand("Plan a visit");
     designer.set("Corner radius", "20px");
-    assertThat(designer.frame(PHONE).locator("a").first()).hasCSS("border-top-left-radius", "20px");
+    assertThat(designer.frame(PHONE).locator("main a").first())
+        .hasCSS("border-top-left-radius", "20px");
     assertThat(designer.region("Reach")).containsText("1 local change here");
     designer.region("Local changes").getByText("Back to the piece’s").click();
     assertThat(designer.region("Local changes")).containsText("None.");
-    assertThat(designer.frame(DESKTOP).locator("a").first())
+    assertThat(designer.frame(DESKTOP).locator("main a").first())
         .hasCSS("border-top-left-radius", "8px");
     page().keyboard().press("Control+z");
-    assertThat(designer.frame(DESKTOP).locator("a").first())
+    assertThat(designer.frame(DESKTOP).locator("main a").first())
         .hasCSS("border-top-left-radius", "20px");
   }
 
@@ -78,12 +79,12 @@ class MainJobTest extends WithDesigner {
     designer.go("/library/opening-band?site=saltmarsh-ferries");
     designer.takeInHand("Say what it is in one line");
     designer.set("Text size", "72px");
-    assertThat(designer.frame(DESKTOP).locator("h1")).hasCSS("font-size", "72px");
-    assertThat(designer.frame(TABLET).locator("h1")).hasCSS("font-size", "72px");
-    assertThat(designer.frame(PHONE).locator("h1")).hasCSS("font-size", "38px");
+    assertThat(designer.frame(DESKTOP).locator("main h1")).hasCSS("font-size", "72px");
+    assertThat(designer.frame(TABLET).locator("main h1")).hasCSS("font-size", "72px");
+    assertThat(designer.frame(PHONE).locator("main h1")).hasCSS("font-size", "38px");
     designer.takeInHand("Opening band");
     designer.set("Padding top", "140px");
-    assertThat(designer.frame(DESKTOP).locator("section")).hasCSS("padding-top", "140px");
+    assertThat(designer.frame(DESKTOP).locator("main section")).hasCSS("padding-top", "140px");
     designer.takeInHand("Next step");
     designer.set("Corner radius", "{radius.nope}");
     assertThat(designer.region("Ladder").getByRole(AriaRole.ALERT))
@@ -95,16 +96,16 @@ class MainJobTest extends WithDesigner {
     designer.button("Add").click();
     page().keyboard().type("text");
     page().keyboard().press("Enter");
-    assertThat(designer.frame(PHONE).locator("p")).hasCount(3);
+    assertThat(designer.frame(PHONE).locator("main p")).hasCount(3);
     designer.button("Undo: add text").click();
-    assertThat(designer.frame(PHONE).locator("p")).hasCount(2);
+    assertThat(designer.frame(PHONE).locator("main p")).hasCount(2);
     application.restart();
     designer.signIn();
     designer.go("/library/opening-band?site=oakum-rope-museum");
-    assertThat(designer.frame(DESKTOP).locator("h1")).hasCSS("font-size", "72px");
+    assertThat(designer.frame(DESKTOP).locator("main h1")).hasCSS("font-size", "72px");
     designer.button("Redo").click();
-    assertThat(designer.frame(DESKTOP).locator("p")).hasCount(3);
-    assertThat(designer.frame(DESKTOP).locator("a")).hasCSS("border-top-left-radius", "3px");
+    assertThat(designer.frame(DESKTOP).locator("main p")).hasCount(3);
+    assertThat(designer.frame(DESKTOP).locator("main a")).hasCSS("border-top-left-radius", "3px");
   }
 
   @Test
@@ -129,10 +130,10 @@ class MainJobTest extends WithDesigner {
     assertThat(designer.frame("After, revision 3").locator("h1"))
         .hasText("Five hundred years of rope");
     designer.field("Take the library’s{radius.button} = 3px").check();
-    assertThat(designer.frame("After, revision 3").locator("a").first())
+    assertThat(designer.frame("After, revision 3").locator("main a").first())
         .hasCSS("border-top-left-radius", "3px");
     page().getByLabel("Keep the Oakum Rope Museum’s").check();
-    assertThat(designer.frame("After, revision 3").locator("a").first())
+    assertThat(designer.frame("After, revision 3").locator("main a").first())
         .hasCSS("border-top-left-radius", "20px");
   }
 
@@ -142,17 +143,18 @@ class MainJobTest extends WithDesigner {
     designer.button("Apply to 2 sites").click();
     assertThat(designer.region("History")).containsText("Opening band, revision 3");
     showsNewTemplate(MUSEUM_PAGE, true);
-    assertThat(designer.frame(DESKTOP).locator("h1")).hasText("Five hundred years of rope");
-    assertThat(designer.frame(DESKTOP).locator("a").first())
+    assertThat(designer.frame(DESKTOP).locator("main h1")).hasText("Five hundred years of rope");
+    assertThat(designer.frame(DESKTOP).locator("main a").first())
         .hasCSS("border-top-left-radius", "20px");
     showsNewTemplate(FERRIES_PAGE, true);
-    assertThat(designer.frame(DESKTOP).locator("h1")).hasText("Three islands, one short crossing");
+    assertThat(designer.frame(DESKTOP).locator("main h1"))
+        .hasText("Three islands, one short crossing");
 
     designer.go("/rollouts");
     designer.button("Take back").click();
     assertThat(designer.region("History")).containsText("taken back");
     showsNewTemplate(MUSEUM_PAGE, false);
-    assertThat(designer.frame(DESKTOP).locator("a").first())
+    assertThat(designer.frame(DESKTOP).locator("main a").first())
         .hasCSS("border-top-left-radius", "20px");
     showsNewTemplate(FERRIES_PAGE, false);
 
@@ -170,9 +172,9 @@ class MainJobTest extends WithDesigner {
   private static void showsNewTemplate(String path, boolean yes) {
     designer.go(path);
     designer.takeSection("Opening band");
-    assertThat(designer.frame(DESKTOP).locator("section").first())
+    assertThat(designer.frame(DESKTOP).locator("main section").first())
         .hasCSS("padding-top", yes ? "140px" : "112px");
-    assertThat(designer.frame(DESKTOP).locator("section").first().locator("p"))
+    assertThat(designer.frame(DESKTOP).locator("main section").first().locator("p"))
         .hasCount(yes ? 3 : 2);
   }
 
@@ -190,7 +192,7 @@ class MainJobTest extends WithDesigner {
     Locator heading = page().locator("h1");
     assertThat(heading).hasText("Five hundred years of rope");
     assertThat(heading).hasCSS("font-size", "72px");
-    assertThat(page().locator("a").first()).hasCSS("border-top-left-radius", "20px");
+    assertThat(page().locator("main a").first()).hasCSS("border-top-left-radius", "20px");
     page().setViewportSize(390, 844);
     assertThat(heading).hasCSS("font-size", "38px");
     page().setViewportSize(1280, 800);

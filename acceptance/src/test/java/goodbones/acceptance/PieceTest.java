@@ -16,7 +16,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(StepByStep.class)
 class PieceTest extends WithDesigner {
   private static Locator heading() {
-    return designer.frame(DESKTOP).locator("h2").first();
+    return designer.frame(DESKTOP).locator("main h2").first();
   }
 
   private static void with(String words) {

@@ -116,22 +116,22 @@ class ServicePageTest extends WithDesigner {
     assertThat(designer.heading("Barometers")).isVisible();
     assertThat(page().getByText("Nothing stands here yet.")).isVisible();
     insert("Picture with text");
-    String first = designer.frame(DESKTOP).locator(".column").first().innerText();
+    String first = designer.frame(DESKTOP).locator("main .column").first().innerText();
     press("m");
     designer.awaitSaved();
-    assertThat(designer.frame(DESKTOP).locator(".column").last()).hasText(first);
+    assertThat(designer.frame(DESKTOP).locator("main .column").last()).hasText(first);
     insert("How it works");
-    int steps = designer.frame(DESKTOP).locator("section").last().locator("h3").count();
+    int steps = designer.frame(DESKTOP).locator("main section").last().locator("h3").count();
     assertThat(steps).isGreaterThan(1);
     insert("Workshop band");
-    assertThat(designer.frame(DESKTOP).locator("section")).hasCount(3);
+    assertThat(designer.frame(DESKTOP).locator("main section")).hasCount(3);
     Locator left =
         page()
             .getByRole(
                 AriaRole.BUTTON,
                 new Page.GetByRoleOptions().setName(Pattern.compile("stand-ins left$")));
     assertThat(left).isVisible();
-    Locator heading = designer.frame(DESKTOP).locator("section").last().locator("h2");
+    Locator heading = designer.frame(DESKTOP).locator("main section").last().locator("h2");
     write(heading.innerText(), "What goes wrong with barometers");
     assertThat(heading).hasText("What goes wrong with barometers");
   }

@@ -65,13 +65,13 @@ class StructureTest extends WithDesigner {
   private static Locator heading(String frame, String words) {
     return designer
         .frame(frame)
-        .locator("h2")
+        .locator("main h2")
         .filter(new Locator.FilterOptions().setHasText(words))
         .first();
   }
 
   private static BoundingBox box(String frame, String selector, int index) {
-    Locator found = designer.frame(frame).locator(selector).nth(index);
+    Locator found = designer.frame(frame).locator("main").locator(selector).nth(index);
     found.waitFor();
     Object[] box =
         ((java.util.List<?>)
@@ -135,7 +135,7 @@ class StructureTest extends WithDesigner {
     designer.field("Find a setting").fill("order");
     designer.set("Order", "-1");
     designer.awaitSaved();
-    assertThat(designer.frame(PHONE).locator(".column").nth(1)).hasCSS("order", "-1");
+    assertThat(designer.frame(PHONE).locator("main .column").nth(1)).hasCSS("order", "-1");
     assertThat(box(PHONE, ".column", 1).y).isLessThan(box(PHONE, ".column", 0).y);
     assertThat(box(DESKTOP, ".column", 1).x).isGreaterThan(box(DESKTOP, ".column", 0).x);
     designer.field("Find a setting").fill("");
@@ -235,11 +235,11 @@ class StructureTest extends WithDesigner {
     write("Bring it back clean");
     takeLastSection();
     press("Control+d");
-    assertThat(designer.frame(DESKTOP).locator("section")).hasCount(4);
+    assertThat(designer.frame(DESKTOP).locator("main section")).hasCount(4);
     designer.awaitSaved();
     press("m");
     designer.awaitSaved();
-    Locator last = designer.frame(DESKTOP).locator("section").last();
+    Locator last = designer.frame(DESKTOP).locator("main section").last();
     assertThat(last.locator(".column").first()).containsText("Bring it back clean");
     assertThat(box(DESKTOP, "section:last-child img", 0).x)
         .isGreaterThan(box(DESKTOP, "section:last-child p", 0).x);
@@ -258,7 +258,7 @@ class StructureTest extends WithDesigner {
       Locator heading =
           designer
               .frame(DESKTOP)
-              .locator("h2", new com.microsoft.playwright.FrameLocator.LocatorOptions())
+              .locator("main h2", new com.microsoft.playwright.FrameLocator.LocatorOptions())
               .filter(new Locator.FilterOptions().setHasText(headings[i]))
               .first();
       heading.scrollIntoViewIfNeeded();
@@ -307,7 +307,7 @@ class StructureTest extends WithDesigner {
     designer.field("Find a setting").fill("");
     designer.awaitSaved();
     for (String frame : FRAMES) {
-      assertThat(designer.frame(frame).locator("section").nth(1)).hasCSS("row-gap", "24px");
+      assertThat(designer.frame(frame).locator("main section").nth(1)).hasCSS("row-gap", "24px");
     }
   }
 
@@ -432,13 +432,13 @@ class StructureTest extends WithDesigner {
     press("ArrowLeft", "ArrowLeft", "ArrowLeft");
     inHand("Section");
     press("Control+d");
-    assertThat(designer.frame(DESKTOP).locator("section")).hasCount(4);
+    assertThat(designer.frame(DESKTOP).locator("main section")).hasCount(4);
     designer.awaitSaved();
     press("m");
     assertThat(
             designer
                 .frame(DESKTOP)
-                .locator("section")
+                .locator("main section")
                 .last()
                 .locator(".column")
                 .last()
@@ -470,6 +470,6 @@ class StructureTest extends WithDesigner {
       press("Control+Shift+z");
       designer.awaitSaved();
     }
-    assertThat(designer.frame(DESKTOP).locator("section")).hasCount(4);
+    assertThat(designer.frame(DESKTOP).locator("main section")).hasCount(4);
   }
 }

@@ -242,12 +242,13 @@ class WorkbenchToolsTest extends WithDesigner {
     size.getByRole(AriaRole.BUTTON).filter(text("Take size.")).click();
     assertThat(report.getByRole(AriaRole.LISTITEM)).hasCount(2);
     Locator heading =
-        designer.frame(DESKTOP).locator("h2").filter(text("The best half hour of our week"));
+        designer.frame(DESKTOP).locator("main h2").filter(text("The best half hour of our week"));
     assertThat(heading).not().hasCSS("font-size", "53px");
     designer.button("Mend all 2").click();
     assertThat(report).hasCount(0);
     for (String frame : FRAMES) {
-      Locator section = designer.frame(frame).locator("section").filter(text("The best half hour"));
+      Locator section =
+          designer.frame(frame).locator("main section").filter(text("The best half hour"));
       assertThat(section).not().hasCSS("min-height", "1400px");
       assertThat(section).not().hasCSS("padding-top", "3px");
     }

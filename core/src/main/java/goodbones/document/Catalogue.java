@@ -42,7 +42,16 @@ public final class Catalogue {
   private static final Map<Kind, Entry> ENTRIES = new EnumMap<>(Kind.class);
 
   private static final Set<Kind> ELEMENTS =
-      EnumSet.of(Kind.HEADING, Kind.TEXT, Kind.LABEL, Kind.BUTTON, Kind.PICTURE);
+      EnumSet.of(
+          Kind.HEADING,
+          Kind.TEXT,
+          Kind.LABEL,
+          Kind.BUTTON,
+          Kind.PICTURE,
+          Kind.LOGO,
+          Kind.MENU,
+          Kind.SOCIAL,
+          Kind.DIVIDER);
   private static final Set<StyleProperty> TYPE = EnumSet.copyOf(StyleProperty.allInherited());
   private static final Set<StyleProperty> BOX =
       EnumSet.of(
@@ -126,6 +135,20 @@ public final class Catalogue {
         List.of(picture),
         Set.of(),
         union(ELEMENT, EnumSet.of(RADIUS, BORDER, SHADOW, PICTURE_FIT, PICTURE_RATIO)));
+    add(Kind.LOGO, List.of(), Set.of(), union(TYPE, ELEMENT));
+    ENTRIES.put(
+        Kind.MENU,
+        new Entry(
+            List.of(words(40), new Field("menu", "Menu", Field.Type.MENU, true, 40)),
+            Set.of(),
+            union(TYPE, ELEMENT, EnumSet.of(FLOW, ROW_GAP, COLUMN_GAP)),
+            EnumSet.of(State.NORMAL, State.HOVER, State.FOCUS, State.CURRENT)));
+    add(
+        Kind.SOCIAL,
+        List.of(),
+        Set.of(),
+        union(TYPE, ELEMENT, EnumSet.of(FLOW, ROW_GAP, COLUMN_GAP)));
+    add(Kind.DIVIDER, List.of(), Set.of(), union(ELEMENT, EnumSet.of(RULE_WIDTH, RULE_COLOR)));
     add(Kind.PLACEMENT, List.of(), Set.of(), Set.of());
     add(Kind.ITEM, List.of(), Set.of(), Set.of());
     add(

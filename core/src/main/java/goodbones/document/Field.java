@@ -14,14 +14,16 @@ import java.util.regex.Pattern;
 public record Field(String key, String label, Type type, boolean slot, int limit) {
   private static final int LINK_LIMIT = 2000;
   private static final Pattern LINK =
-      Pattern.compile("(https?://|mailto:|tel:)[^\\s\"<>]+|[/#?][^\\s\"<>]*|");
+      Pattern.compile(
+          "(https?://|mailto:|tel:)[^\\s\"<>]+|(page|role|file|detail):[^\\s\"<>]+|[/#?][^\\s\"<>]*|");
 
   /** What a field holds. */
   public enum Type {
     WORDS(FieldValue.Words.class),
     PICTURE(FieldValue.Picture.class),
     LINK(FieldValue.Link.class),
-    LEVEL(FieldValue.Level.class);
+    LEVEL(FieldValue.Level.class),
+    MENU(FieldValue.Menu.class);
 
     private final Class<? extends FieldValue> holds;
 
@@ -49,6 +51,11 @@ public record Field(String key, String label, Type type, boolean slot, int limit
       return level.level() >= 1 && level.level() <= 6
           ? Optional.empty()
           : Optional.of("A heading's level is 1 to 6, not " + level.level());
+    }
+    if (value instanceof FieldValue.Menu menu) {
+      return menu.name().isBlank()
+          ? Optional.of("Choose one of the site's menus")
+          : tooLong(menu.name());
     }
     return linkFault(((FieldValue.Link) value).target());
   }
@@ -80,6 +87,11 @@ public record Field(String key, String label, Type type, boolean slot, int limit
                     ? Optional.of("A link in the words goes nowhere: give its address")
                     : linkFault(mark.value());
             case COLOUR -> colourFault(mark.value());
+            case BOUND ->
+                Bound.ofWord(mark.value()).isEmpty()
+                    ? Optional.of(
+                        "“" + abbreviated(mark.value()) + "” is nothing that words follow")
+                    : Optional.empty();
             case LIST, BOLD, ITALIC -> Optional.empty();
           };
       if (fault.isPresent()) {

@@ -99,6 +99,13 @@ public sealed interface FieldValue {
     }
   }
 
+  /** One of the site's menus, by its name. */
+  record Menu(String name) implements FieldValue {
+    public Menu {
+      Objects.requireNonNull(name, "name");
+    }
+  }
+
   /** A heading's level, 1 to 6. */
   record Level(int level) implements FieldValue {}
 }

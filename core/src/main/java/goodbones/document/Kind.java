@@ -12,6 +12,13 @@ public enum Kind {
   LABEL("label", "Label"),
   BUTTON("button", "Button"),
   PICTURE("picture", "Picture"),
+  /** The client's logo, which leads home. */
+  LOGO("logo", "Logo"),
+  /** One of the site's menus. */
+  MENU("menu", "Menu"),
+  /** The client's addresses at other services. */
+  SOCIAL("social", "Social links"),
+  DIVIDER("divider", "Divider"),
   /** Where a piece is used; it draws no box of its own. */
   PLACEMENT("placement", "Placement"),
   /** What every item of a list is made from; it stands first in the list and is not drawn. */

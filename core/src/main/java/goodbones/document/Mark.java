@@ -10,7 +10,8 @@ import java.util.Objects;
  *
  * @param from the first character, counted from 0
  * @param to one after the last character
- * @param value where a link goes, or a colour as a style value; empty for the others
+ * @param value where a link goes, a colour as a style value, or what bound words follow; empty for
+ *     the others
  */
 public record Mark(Type type, int from, int to, String value) {
 
@@ -21,7 +22,9 @@ public record Mark(Type type, int from, int to, String value) {
     LINK,
     COLOUR,
     BOLD,
-    ITALIC
+    ITALIC,
+    /** Words that follow something of the client or the page, such as the phone number. */
+    BOUND
   }
 
   private static final Comparator<Mark> ORDER =

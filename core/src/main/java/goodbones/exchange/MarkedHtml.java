@@ -125,6 +125,9 @@ public final class MarkedHtml {
     if (name.equals("i") || name.equals("em") || style.contains("font-style:italic")) {
       marks.add(new Mark(Mark.Type.ITALIC, from, to, ""));
     }
+    if (element.hasAttr("data-bound")) {
+      marks.add(new Mark(Mark.Type.BOUND, from, to, element.attr("data-bound").strip()));
+    }
     if (element.hasAttr("data-colour")) {
       colour(element.attr("data-colour").strip(), from, to);
     }

@@ -23,6 +23,7 @@ public enum Purpose {
   FOOTER("footer", "Footer"),
   TEXT("text", "Text"),
   SKELETON("skeleton", "Skeleton"),
+  NOTICE("notice", "Notice"),
   SMALL_PART("small-part", "Small part"),
   OTHER("other", "Other");
 

@@ -126,7 +126,7 @@ final class Declarations {
         for (Device device : Device.values()) {
           differing.put(device, state(node, device, state));
         }
-        css.append(split(selector(state), differing));
+        css.append(split(selector(node.kind(), state), differing));
       }
     }
     return css.toString();
@@ -143,13 +143,16 @@ final class Declarations {
     }
   }
 
-  private static String selector(State state) {
-    return switch (state) {
-      case CURRENT -> "&[aria-current]";
-      case HOVER -> "&:hover";
-      case FOCUS -> "&:focus-visible";
-      case NORMAL -> "&";
-    };
+  /** The states of a menu are those of its links. */
+  private static String selector(Kind kind, State state) {
+    String links = kind == Kind.MENU && state != State.NORMAL ? "& a" : "&";
+    return links
+        + switch (state) {
+          case CURRENT -> "[aria-current]";
+          case HOVER -> ":hover";
+          case FOCUS -> ":focus-visible";
+          case NORMAL -> "";
+        };
   }
 
   private String split(String selector, Map<Device, Map<String, String>> byDevice) {
@@ -307,7 +310,9 @@ final class Declarations {
       case CONTENT_WIDTH -> contentWidth(node, value, css);
       case CONTENT_ALIGN -> css.put(CONTENT, value);
       case FLOW -> {
-        if (value.equals("across")) {
+        if (node.kind() == Kind.MENU || node.kind() == Kind.SOCIAL) {
+          css.put("flex-direction", value.equals("down") ? "column" : "row");
+        } else if (value.equals("across")) {
           css.put("display", "flex");
           css.put("flex-wrap", "wrap");
           css.put("align-content", "stretch");

@@ -11,9 +11,15 @@ final class Marked {
   private final FieldValue.Words words;
   private final UnaryOperator<String> href;
   private final UnaryOperator<String> colour;
+  private final BoundWords bound;
   private final StringBuilder html = new StringBuilder();
 
-  private Marked(FieldValue.Words words, UnaryOperator<String> href, UnaryOperator<String> colour) {
+  private Marked(
+      FieldValue.Words words,
+      UnaryOperator<String> href,
+      UnaryOperator<String> colour,
+      BoundWords bound) {
+    this.bound = bound;
     this.words = words;
     this.href = href;
     this.colour = colour;
@@ -27,13 +33,17 @@ final class Marked {
   /**
    * @param href from a stored link to the address in the page
    * @param colour from a stored colour to the attributes that show it
+   * @param bound how words that follow something are written
    */
   static String html(
-      FieldValue.Words words, UnaryOperator<String> href, UnaryOperator<String> colour) {
+      FieldValue.Words words,
+      UnaryOperator<String> href,
+      UnaryOperator<String> colour,
+      BoundWords bound) {
     if (words.marks().isEmpty()) {
       return Html.lines(words.text());
     }
-    Marked marked = new Marked(words, href, colour);
+    Marked marked = new Marked(words, href, colour, bound);
     if (hasList(words)) {
       marked.blocks();
     } else {
@@ -97,7 +107,11 @@ final class Marked {
       if (begin < end) {
         inline(at, begin, type + 1);
         html.append(open(mark));
-        inline(begin, end, type + 1);
+        if (mark.type() == Mark.Type.BOUND) {
+          html.append(bound.html(mark.value(), words.text().substring(begin, end)));
+        } else {
+          inline(begin, end, type + 1);
+        }
         html.append(close(mark.type()));
         at = end;
       }
@@ -107,12 +121,16 @@ final class Marked {
 
   private String open(Mark mark) {
     return switch (mark.type()) {
-      case LINK -> "<a href=\"" + Html.escape(href.apply(mark.value())) + "\">";
+      case LINK -> link(href.apply(mark.value()));
       case COLOUR -> "<span" + colour.apply(mark.value()) + ">";
       case BOLD -> "<strong>";
       case ITALIC -> "<em>";
-      case LIST -> "";
+      case LIST, BOUND -> "";
     };
+  }
+
+  private static String link(String address) {
+    return address.isEmpty() ? "<a>" : "<a href=\"" + Html.escape(address) + "\">";
   }
 
   private static String close(Mark.Type type) {
@@ -121,7 +139,22 @@ final class Marked {
       case COLOUR -> "</span>";
       case BOLD -> "</strong>";
       case ITALIC -> "</em>";
-      case LIST -> "";
+      case LIST, BOUND -> "";
     };
+  }
+
+  /** How words are written that follow something. */
+  @FunctionalInterface
+  interface BoundWords {
+    /**
+     * @param what the word of a {@link goodbones.document.Bound}
+     * @param stored the words that stand there as stored
+     */
+    String html(String what, String stored);
+  }
+
+  /** Bound words as they are stored, with what they follow beside them. */
+  static String kept(String what, String stored) {
+    return "<span data-bound=\"" + Html.escape(what) + "\">" + Html.lines(stored) + "</span>";
   }
 }

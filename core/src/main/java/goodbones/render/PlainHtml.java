@@ -38,6 +38,9 @@ public final class PlainHtml {
   /** Words with their marks, as they stand inside an element; colours carry what is stored. */
   public static String inside(FieldValue.Words words) {
     return Marked.html(
-        words, UnaryOperator.identity(), colour -> " data-colour=\"" + Html.escape(colour) + "\"");
+        words,
+        UnaryOperator.identity(),
+        colour -> " data-colour=\"" + Html.escape(colour) + "\"",
+        Marked::kept);
   }
 }

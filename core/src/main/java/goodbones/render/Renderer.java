@@ -1,5 +1,6 @@
 package goodbones.render;
 
+import goodbones.document.Bound;
 import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.FamilyNames;
@@ -28,6 +29,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Turns a shown page into semantic HTML and CSS. The same input gives the same bytes; equal styles
@@ -35,6 +37,10 @@ import java.util.TreeSet;
  */
 public final class Renderer {
   private static final int NORMAL_WEIGHT = 400;
+
+  /** Where the home page is, as a stored link. */
+  private static final String HOME = "role:home";
+
   private static final String BOLD_WEIGHT = "700";
   private final Surroundings surroundings;
   private final Cascade cascade;
@@ -47,6 +53,9 @@ public final class Renderer {
   private Set<String> pictures = new TreeSet<>();
   private Set<String> setIn = new HashSet<>();
   private StringBuilder html = new StringBuilder();
+
+  /** What stands straight on the page and is written now. */
+  private @Nullable Node straight;
 
   private Renderer(Shown page, SiteFinishes finishes, Surroundings surroundings, RenderMemo memo) {
     this.surroundings = surroundings;
@@ -94,6 +103,7 @@ public final class Renderer {
   }
 
   private RenderMemo.Fragment fragment(Node node) {
+    straight = node;
     visit(node, Optional.empty());
     RenderMemo.Fragment fragment = taken();
     memo.keep(node, fragment);
@@ -148,6 +158,10 @@ public final class Renderer {
       case TEXT, LABEL -> words(Marked.hasList(wordsOf(node)) ? "div" : "p", node, "");
       case BUTTON -> words("a", node, href(node));
       case PICTURE -> picture(node);
+      case LOGO -> logo(node);
+      case MENU -> menu(node);
+      case SOCIAL -> social(node);
+      case DIVIDER -> open("hr", node, Optional.empty(), "");
       case PAGE, PLACEMENT ->
           throw new IllegalArgumentException(
               "a shown page holds no " + node.kind().word() + ": " + node.id());
@@ -169,15 +183,124 @@ public final class Renderer {
 
   private void words(String tag, Node node, String attributes) {
     FieldValue.Words words = wordsOf(node);
-    if (words.text().isBlank() && !surroundings.withIds()) {
+    if (isBlank(words) && !surroundings.withIds()) {
       return;
     }
     collectFaces(node, words);
     open(tag, node, Optional.empty(), attributes + standIn(words));
-    html.append(Marked.html(words, surroundings.linkUrl(), this::colour))
+    html.append(Marked.html(words, surroundings.linkUrl(), this::colour, this::bound))
         .append("</")
         .append(tag)
         .append('>');
+  }
+
+  /**
+   * Words that follow something; published is what it is worth, and nothing while it is not set.
+   */
+  private String bound(String what, String stored) {
+    Optional<String> worth = surroundings.facts().of(what);
+    if (!surroundings.withIds()) {
+      return worth.map(Html::lines).orElse("");
+    }
+    return "<span data-bound=\""
+        + Html.escape(what)
+        + "\" contenteditable=\"false\""
+        + (worth.isEmpty() ? " data-unset" : "")
+        + ">"
+        + Html.lines(worth.orElse(stored))
+        + "</span>";
+  }
+
+  /** Whether nothing would be read, also where what is bound is not set. */
+  private boolean isBlank(FieldValue.Words words) {
+    if (words.text().isBlank()) {
+      return true;
+    }
+    StringBuilder left = new StringBuilder(words.text());
+    for (int i = words.marks().size() - 1; i >= 0; i--) {
+      Mark mark = words.marks().get(i);
+      if (mark.type() == Mark.Type.BOUND && surroundings.facts().of(mark.value()).isEmpty()) {
+        left.replace(mark.from(), mark.to(), "");
+      }
+    }
+    return left.toString().isBlank();
+  }
+
+  private void logo(Node node) {
+    String name = surroundings.facts().words().getOrDefault(Bound.NAME, "");
+    String logo = surroundings.facts().logo();
+    if (name.isBlank() && logo.isEmpty() && !surroundings.withIds()) {
+      return;
+    }
+    collectFaces(node, new FieldValue.Words(name));
+    open("a", node, Optional.empty(), href(HOME) + unset(name + logo));
+    if (logo.isEmpty()) {
+      html.append(Html.escape(name.isBlank() ? "Client’s name" : name));
+    } else {
+      pictures.add(logo);
+      html.append("<img src=\"")
+          .append(Html.escape(surroundings.base() + surroundings.pictureUrl().apply(logo)))
+          .append("\" alt=\"")
+          .append(Html.escape(name))
+          .append("\">");
+    }
+    html.append("</a>");
+  }
+
+  private String unset(String value) {
+    return value.isEmpty() ? " data-unset" : "";
+  }
+
+  /** A menu is one list of links; on a small screen its button opens the same list. */
+  private void menu(Node node) {
+    String name = node.content().get("menu") instanceof FieldValue.Menu menu ? menu.name() : "";
+    List<Facts.Entry> entries = surroundings.facts().menu(name);
+    if (entries.isEmpty() && !surroundings.withIds()) {
+      return;
+    }
+    String label = wordsOf(node).text().isBlank() ? "Menu" : wordsOf(node).text();
+    collectFaces(node, new FieldValue.Words(label));
+    String id = "menu-" + hash(node.id().value());
+    open(
+        "nav",
+        node,
+        Optional.empty(),
+        " aria-label=\"" + Html.escape(label) + "\"" + (entries.isEmpty() ? " data-unset" : ""));
+    html.append("<button type=\"button\" class=\"menu-open\" popovertarget=\"")
+        .append(id)
+        .append("\">")
+        .append(Html.escape(label))
+        .append("</button><ul class=\"menu-list\" id=\"")
+        .append(id)
+        .append("\" popover>");
+    entries.forEach(this::entry);
+    html.append("</ul></nav>");
+  }
+
+  private void entry(Facts.Entry entry) {
+    html.append("<li><a")
+        .append(href(entry.link()))
+        .append(entry.current() ? " aria-current=\"page\"" : "")
+        .append('>')
+        .append(Html.escape(entry.words()))
+        .append("</a>");
+    if (!entry.below().isEmpty()) {
+      html.append("<ul>");
+      entry.below().forEach(this::entry);
+      html.append("</ul>");
+    }
+    html.append("</li>");
+  }
+
+  private void social(Node node) {
+    List<Facts.Entry> entries = surroundings.facts().social();
+    if (entries.isEmpty() && !surroundings.withIds()) {
+      return;
+    }
+    collectFaces(node, new FieldValue.Words("a"));
+    open("ul", node, Optional.empty(), entries.isEmpty() ? " data-unset" : "");
+    entries.forEach(this::entry);
+    html.append("</ul>");
   }
 
   private static FieldValue.Words wordsOf(Node node) {
@@ -222,9 +345,13 @@ public final class Renderer {
 
   private String href(Node node) {
     String target = node.content().get("link") instanceof FieldValue.Link link ? link.target() : "";
-    return target.isEmpty()
-        ? ""
-        : " href=\"" + Html.escape(surroundings.linkUrl().apply(target)) + "\"";
+    return href(target);
+  }
+
+  /** What leads nowhere is no link. */
+  private String href(String target) {
+    String address = target.isEmpty() ? "" : surroundings.linkUrl().apply(target);
+    return address.isEmpty() ? "" : " href=\"" + Html.escape(address) + "\"";
   }
 
   private void picture(Node node) {
@@ -269,6 +396,12 @@ public final class Renderer {
     html.append('"');
     if (surroundings.withIds()) {
       html.append(" data-node=\"").append(node.id()).append('"');
+    } else if (node == straight) {
+      String owner = node.id().value().split("/", 2)[0];
+      String address = surroundings.facts().sections().get(owner);
+      if (address != null) {
+        html.append(" id=\"").append(Html.escape(address)).append('"');
+      }
     }
     html.append(attributes).append('>');
   }

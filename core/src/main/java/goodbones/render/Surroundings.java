@@ -13,13 +13,25 @@ import java.util.function.UnaryOperator;
  * @param base what stands before picture addresses in HTML, where the page is not in the folder of
  *     its style sheet
  * @param withIds whether elements carry their node's id, for the canvas
+ * @param facts what is known of the client and of the page
  */
 public record Surroundings(
     UnaryOperator<String> pictureUrl,
     UnaryOperator<String> linkUrl,
     List<FontFace> faces,
     String base,
-    boolean withIds) {
+    boolean withIds,
+    Facts facts) {
+  /** Where nothing is known of a client. */
+  public Surroundings(
+      UnaryOperator<String> pictureUrl,
+      UnaryOperator<String> linkUrl,
+      List<FontFace> faces,
+      String base,
+      boolean withIds) {
+    this(pictureUrl, linkUrl, faces, base, withIds, Facts.NONE);
+  }
+
   public Surroundings {
     faces = List.copyOf(faces);
   }

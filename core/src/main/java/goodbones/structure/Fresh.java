@@ -24,6 +24,10 @@ public final class Fresh {
           one(Kind.PICTURE),
           one(Kind.BUTTON),
           one(Kind.LABEL),
+          one(Kind.DIVIDER),
+          one(Kind.LOGO),
+          one(Kind.MENU),
+          one(Kind.SOCIAL),
           one(Kind.SECTION),
           one(Kind.BOX),
           one(Kind.COLUMN),
@@ -44,6 +48,9 @@ public final class Fresh {
    * @param count how many columns a row has; 0 for what is no row
    */
   public record Thing(String title, Kind kind, Columns columns, int count) {}
+
+  /** The menu that every site has. */
+  public static final String MAIN_MENU = "Main";
 
   private final Supplier<NodeId> ids;
 
@@ -78,9 +85,20 @@ public final class Fresh {
       case LABEL -> words(node, "Small label");
       case BUTTON -> words(node, "Button").withContent("link", new FieldValue.Link("/"));
       case ROW -> node.withChildren(columns(ROW_COLUMNS));
+      case MENU -> across(node).withContent("menu", new FieldValue.Menu(MAIN_MENU));
+      case DIVIDER ->
+          node.withStyle(StyleKey.of(StyleProperty.RULE_WIDTH), StyleValue.literal("1px"));
+      case SOCIAL -> across(node);
+      case LOGO -> node;
       case PICTURE -> node.withContent("picture", FieldValue.Picture.STAND_IN);
       case PAGE, SECTION, COLUMN, BOX, PLACEMENT, PATTERN, ITEM -> node;
     };
+  }
+
+  private static Node across(Node links) {
+    return links
+        .withStyle(StyleKey.of(StyleProperty.FLOW), StyleValue.literal("across"))
+        .withStyle(StyleKey.of(StyleProperty.COLUMN_GAP), StyleValue.literal("24px"));
   }
 
   private static Node words(Node node, String text) {

@@ -1,6 +1,7 @@
 package goodbones.structure;
 
 import goodbones.document.Aspect;
+import goodbones.document.Bound;
 import goodbones.document.Catalogue;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
@@ -103,6 +104,7 @@ public final class Sieve {
       case LINK -> kind != Kind.BUTTON && Field.isLink(mark.value()) && !mark.value().isEmpty();
       case COLOUR -> holds(StyleProperty.COLOR, StyleValue.parse(mark.value()));
       case LIST -> kind == Kind.TEXT;
+      case BOUND -> Bound.ofWord(mark.value()).isPresent();
       case BOLD, ITALIC -> true;
     };
   }

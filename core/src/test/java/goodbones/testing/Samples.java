@@ -1,5 +1,6 @@
 package goodbones.testing;
 
+import goodbones.document.Bound;
 import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Field;
@@ -215,6 +216,8 @@ public final class Samples {
             case ITALIC -> new Mark(Mark.Type.ITALIC, from, from + 4, "");
             case LINK -> new Mark(Mark.Type.LINK, from, from + 4, "/fares");
             case COLOUR -> new Mark(Mark.Type.COLOUR, from, from + 4, colour());
+            case BOUND ->
+                new Mark(Mark.Type.BOUND, from, from + 4, any(List.of(Bound.values())).word());
             case LIST -> new Mark(Mark.Type.LIST, 0, said.length(), "");
           };
       Node node = Node.of(goodbones.document.NodeId.of("n"), kind, "");
@@ -231,7 +234,18 @@ public final class Samples {
     return switch (field.type()) {
       case WORDS -> words(kind, field.limit());
       case PICTURE -> picture();
-      case LINK -> new FieldValue.Link(any(List.of("", "/fares", "#times", "https://example.org")));
+      case LINK ->
+          new FieldValue.Link(
+              any(
+                  List.of(
+                      "",
+                      "/fares",
+                      "#times",
+                      "https://example.org",
+                      "page:p-1#band",
+                      "role:home",
+                      "detail:phone")));
+      case MENU -> new FieldValue.Menu(any(List.of("Main", "Footer")));
       case LEVEL -> new FieldValue.Level(1 + random.nextInt(6));
     };
   }

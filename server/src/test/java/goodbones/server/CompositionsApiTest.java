@@ -77,7 +77,7 @@ class CompositionsApiTest {
             .findFirst()
             .orElseThrow();
     assertThat(news.path("missing").valueStream().map(JsonNode::asString)).containsExactly("News");
-    assertThat(pieces(page(from("co-news", "What is new")))).doesNotContain("st-news").hasSize(3);
+    assertThat(pieces(page(from("co-news", "What is new")))).doesNotContain("st-news").hasSize(2);
   }
 
   @Test

@@ -8,6 +8,10 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
 import goodbones.library.Shown;
+import goodbones.render.Framed;
+import goodbones.render.Renderer;
+import goodbones.render.Surroundings;
+import goodbones.server.coverage.Framing;
 import goodbones.server.drawing.Frames;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.DescribedPiece;
@@ -16,8 +20,10 @@ import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.sites.PageState;
+import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.structure.PageStart;
+import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -41,6 +47,7 @@ public class Compositions {
   private final Sites sites;
   private final FinishesStore finishes;
   private final Frames frames;
+  private final Framing framing;
 
   Compositions(
       CompositionRepository repository,
@@ -48,13 +55,15 @@ public class Compositions {
       Descriptions descriptions,
       Sites sites,
       FinishesStore finishes,
-      Frames frames) {
+      Frames frames,
+      Framing framing) {
     this.repository = repository;
     this.pieces = pieces;
     this.descriptions = descriptions;
     this.sites = sites;
     this.finishes = finishes;
     this.frames = frames;
+    this.framing = framing;
   }
 
   /**
@@ -113,8 +122,15 @@ public class Compositions {
   @Transactional(readOnly = true)
   String pageFrame(String pageId) {
     PageState page = sites.page(pageId);
-    return frames.html(
-        sites.shown(page), finishes.forSite(page.siteId()), sites.get(page.siteId()), page.title());
+    SiteInfo site = sites.get(page.siteId());
+    SiteFinishes look = finishes.forSite(site.id());
+    Surroundings surroundings = frames.surroundings(site, pageId);
+    return Frames.html(
+        new Framed(
+            Renderer.render(sites.shown(page), look, surroundings),
+            framing.around(page, look, surroundings)),
+        site,
+        page.title());
   }
 
   private CompositionEntity entity(String id) {

@@ -27,8 +27,7 @@ public class FirstCompositions {
         "picture-text",
         "voices",
         "hours",
-        "action",
-        "closing");
+        "action");
     add(
         "about",
         "About",
@@ -37,8 +36,7 @@ public class FirstCompositions {
         "text",
         "statistics",
         "team",
-        "quote",
-        "closing");
+        "quote");
     add(
         "services",
         "Services",
@@ -47,8 +45,7 @@ public class FirstCompositions {
         "lines",
         "steps",
         "questions",
-        "action-slim",
-        "closing");
+        "action-slim");
     add(
         "service",
         "One service",
@@ -58,8 +55,7 @@ public class FirstCompositions {
         "steps-down",
         "prices",
         "questions",
-        "action",
-        "closing");
+        "action");
     add(
         "prices",
         "Prices",
@@ -68,24 +64,15 @@ public class FirstCompositions {
         "price-cards",
         "prices",
         "questions",
-        "action-slim",
-        "closing");
+        "action-slim");
     add(
         "contact",
         "Contact",
         "Where they are and when somebody answers",
         "opening-inner",
         "contact",
-        "hours",
-        "closing");
-    add(
-        "news",
-        "News",
-        "What is new, the newest first",
-        "opening-inner",
-        "news",
-        "action-slim",
-        "closing");
+        "hours");
+    add("news", "News", "What is new, the newest first", "opening-inner", "news", "action-slim");
     add(
         "landing",
         "Landing page",

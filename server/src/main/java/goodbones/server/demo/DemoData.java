@@ -1,9 +1,11 @@
 package goodbones.server.demo;
 
 import goodbones.document.StyleValue;
+import goodbones.server.coverage.Coverages;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Pictures;
+import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.server.starters.FirstLibrary;
@@ -35,14 +37,24 @@ class DemoData implements SmartInitializingSingleton {
   private final Sites sites;
   private final Pictures pictures;
   private final FirstLibrary library;
+  private final ClientDetails details;
+  private final Coverages coverages;
 
   DemoData(
-      FinishesStore finishes, Pieces pieces, Sites sites, Pictures pictures, FirstLibrary library) {
+      FinishesStore finishes,
+      Pieces pieces,
+      Sites sites,
+      Pictures pictures,
+      FirstLibrary library,
+      ClientDetails details,
+      Coverages coverages) {
     this.finishes = finishes;
     this.pieces = pieces;
     this.sites = sites;
     this.pictures = pictures;
     this.library = library;
+    this.details = details;
+    this.coverages = coverages;
   }
 
   @Override
@@ -91,6 +103,11 @@ class DemoData implements SmartInitializingSingleton {
         DemoFinishes.clocks(),
         DemoPages.clocks(),
         more.clocks());
+    DemoFrames frames = new DemoFrames(details, coverages);
+    frames.ferries();
+    frames.museum();
+    frames.allotments();
+    frames.clocks();
   }
 
   private void client(

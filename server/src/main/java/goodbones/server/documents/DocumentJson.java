@@ -115,6 +115,7 @@ public final class DocumentJson {
     @Type(value = FieldValue.Words.class, name = "words"),
     @Type(value = FieldValue.Picture.class, name = "picture"),
     @Type(value = FieldValue.Link.class, name = "link"),
+    @Type(value = FieldValue.Menu.class, name = "menu"),
     @Type(value = FieldValue.Level.class, name = "level")
   })
   private interface FieldValueMixin {}

@@ -5,8 +5,9 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.fonts.FontFace;
 import goodbones.library.Shown;
+import goodbones.render.Facts;
+import goodbones.render.Framed;
 import goodbones.render.PageHtml;
-import goodbones.render.Rendered;
 import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
@@ -23,15 +24,31 @@ public class Frames {
   public static final NodeId PIECE_PAGE = NodeId.of("piece-page");
 
   private final Fonts fonts;
+  private final SiteFacts facts;
 
-  Frames(Fonts fonts) {
+  Frames(Fonts fonts, SiteFacts facts) {
     this.fonts = fonts;
+    this.facts = facts;
+  }
+
+  /**
+   * What a page of a client is drawn in.
+   *
+   * @param page the id of the page; empty for what is no page
+   */
+  public Surroundings surroundings(SiteInfo site, String page) {
+    return surroundings(faces(site.id()), facts(site, page));
+  }
+
+  /** What is known of a client, for drawing one of its pages. */
+  public Facts facts(SiteInfo site, String page) {
+    return facts.of(site, page);
   }
 
   /** What a drawing stands in: where its pictures and the fonts of a client are had. */
-  public static Surroundings surroundings(List<FontFace> faces) {
+  public static Surroundings surroundings(List<FontFace> faces, Facts facts) {
     return new Surroundings(
-        id -> "/api/pictures/" + id + "/file", UnaryOperator.identity(), faces, "", true);
+        id -> "/api/pictures/" + id + "/file", UnaryOperator.identity(), faces, "", true, facts);
   }
 
   /** The fonts of a client, as a drawing has them. */
@@ -41,9 +58,13 @@ public class Frames {
 
   /** A whole HTML document that needs nothing but pictures and fonts. */
   public String html(Shown page, SiteFinishes finishes, SiteInfo site, String title) {
-    Rendered rendered = Renderer.render(page, finishes, surroundings(faces(site.id())));
-    String css = StyleSheet.of(List.of(rendered));
-    return PageHtml.of(site.language(), title, "", "<style>\n" + css + "</style>", rendered);
+    return html(Framed.bare(Renderer.render(page, finishes, surroundings(site, ""))), site, title);
+  }
+
+  /** The same of a page with what stands around its content. */
+  public static String html(Framed page, SiteInfo site, String title) {
+    String css = StyleSheet.of(page.rendered());
+    return PageHtml.of(site.language(), title, "", "<style>\n" + css + "</style>", page.body());
   }
 
   /** A bare page around a piece, so that it can be shown alone. */

@@ -48,6 +48,8 @@ public final class Wording {
       return picture.pictureId();
     } else if (value instanceof FieldValue.Link link) {
       return link.target();
+    } else if (value instanceof FieldValue.Menu menu) {
+      return menu.name();
     } else if (value instanceof FieldValue.Level level) {
       return String.valueOf(level.level());
     }

@@ -173,7 +173,7 @@ class FinishesArea {
     Finishes wanted = store.revision(revision);
     AllFinishes.Own own = store.all().own(siteId);
     List<Node> documents = new ArrayList<>();
-    sites.pages(siteId).forEach(page -> documents.add(page.root()));
+    sites.documents(siteId).forEach(page -> documents.add(page.root()));
     sites
         .adopted(siteId)
         .revisions()

@@ -151,7 +151,7 @@ public class Pictures {
     return repository.existsById(id);
   }
 
-  List<PictureView> all() {
+  public List<PictureView> all() {
     return repository.views();
   }
 }

@@ -1,8 +1,11 @@
 package goodbones.server.publishing;
 
+import goodbones.server.coverage.Framing;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.Pictures;
+import goodbones.server.sites.ClientDetails;
+import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.Sites;
 import java.time.Clock;
 import java.time.Instant;
@@ -19,29 +22,26 @@ import org.springframework.transaction.annotation.Transactional;
 /** Publishes sites to the simulated host; only what changed is written. */
 @Service
 class Publishing {
-  private final Sites sites;
-  private final Pictures pictures;
-  private final Fonts fonts;
+  private final SiteFiles.Sources from;
   private final FinishesStore finishes;
   private final PublishedFileRepository files;
   private final PublicationRepository publications;
-  private final Clock clock;
 
   Publishing(
       Sites sites,
+      PageSettings settings,
+      ClientDetails details,
+      Framing framing,
       Pictures pictures,
       Fonts fonts,
       FinishesStore finishes,
       PublishedFileRepository files,
       PublicationRepository publications,
       Clock clock) {
-    this.sites = sites;
-    this.pictures = pictures;
-    this.fonts = fonts;
+    this.from = new SiteFiles.Sources(sites, settings, details, framing, pictures, fonts, clock);
     this.finishes = finishes;
     this.files = files;
     this.publications = publications;
-    this.clock = clock;
   }
 
   /**
@@ -52,7 +52,7 @@ class Publishing {
 
   @Transactional(readOnly = true)
   PublicationView state(String siteId) {
-    String address = "/hosted/" + sites.get(siteId).id() + "/";
+    String address = "/hosted/" + from.sites().get(siteId).id() + "/";
     return publications
         .findById(siteId)
         .map(p -> new PublicationView(address, p.published(), p.pages(), p.written()))
@@ -61,8 +61,9 @@ class Publishing {
 
   @Transactional
   PublicationView publish(String siteId) {
-    Map<String, SiteFiles.Content> made =
-        new SiteFiles(sites, finishes.forSite(siteId), pictures, fonts, siteId).make();
+    SiteFiles site = new SiteFiles(from, finishes.forSite(siteId), siteId);
+    Map<String, SiteFiles.Content> made = site.make();
+    from.settings().keepSections(siteId, site.sections());
     Map<String, PublishedFile> there =
         files.findByIdSiteId(siteId).stream()
             .collect(Collectors.toMap(PublishedFile::path, Function.identity()));
@@ -80,7 +81,7 @@ class Publishing {
     }
     files.deleteAll(there.values());
     int pages = (int) made.keySet().stream().filter(path -> path.endsWith(".html")).count();
-    publications.save(new Publication(siteId, clock.instant(), pages, written));
+    publications.save(new Publication(siteId, from.clock().instant(), pages, written));
     return state(siteId);
   }
 

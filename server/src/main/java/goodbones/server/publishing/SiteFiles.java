@@ -1,19 +1,33 @@
 package goodbones.server.publishing;
 
+import goodbones.document.Kind;
+import goodbones.document.Node;
 import goodbones.fonts.FontFace;
+import goodbones.render.Facts;
+import goodbones.render.Framed;
 import goodbones.render.PageHtml;
 import goodbones.render.Rendered;
 import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
+import goodbones.server.coverage.Framing;
+import goodbones.server.drawing.Wording;
 import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.Picture;
 import goodbones.server.pictures.Pictures;
+import goodbones.server.sites.ClientDetails;
+import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import goodbones.site.Addresses;
+import goodbones.site.Links;
+import goodbones.site.PageTree;
+import goodbones.site.SitePage;
 import goodbones.style.SiteFinishes;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Year;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -21,6 +35,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /** Makes the plain files of one site: pages, one style sheet, the pictures and fonts in use. */
 final class SiteFiles {
@@ -33,64 +48,140 @@ final class SiteFiles {
 
   private static final String STYLE_SHEET = "style.css";
   private static final String FONTS = "fonts/";
-  private final Sites sites;
-  private final Pictures pictures;
-  private final Fonts fonts;
+  private static final String HTML = "text/html;charset=utf-8";
+  private final Sources from;
   private final SiteInfo site;
   private final SiteFinishes finishes;
   private final List<FontFace> faces;
+  private final PageTree tree;
+  private final Map<String, Map<String, String>> sections;
+  private final Links links;
   private final Map<String, String> picturePaths = new HashMap<>();
   private final Set<String> takenPaths = new HashSet<>();
   private final Map<String, Content> files = new LinkedHashMap<>();
 
-  SiteFiles(Sites sites, SiteFinishes finishes, Pictures pictures, Fonts fonts, String siteId) {
-    this.sites = sites;
-    this.pictures = pictures;
-    this.fonts = fonts;
-    this.site = sites.get(siteId);
+  /** Where everything is had that is published. */
+  record Sources(
+      Sites sites,
+      PageSettings settings,
+      ClientDetails details,
+      Framing framing,
+      Pictures pictures,
+      Fonts fonts,
+      Clock clock) {}
+
+  SiteFiles(Sources from, SiteFinishes finishes, String siteId) {
+    this.from = from;
+    this.site = from.sites().get(siteId);
     this.finishes = finishes;
-    this.faces = fonts.faces(siteId, FONTS);
+    this.faces = from.fonts().faces(siteId, FONTS);
+    this.tree =
+        new PageTree(from.sites().tree(siteId).all().stream().filter(SitePage::ready).toList());
+    this.sections = sections(from, siteId);
+    this.links =
+        new Links(
+            tree, from.details().of(siteId), sections, from.settings().formerAddresses(siteId));
+  }
+
+  /** The addresses of all sections; those that are published for the first time get one. */
+  private static Map<String, Map<String, String>> sections(Sources from, String siteId) {
+    Map<String, Map<String, String>> known = from.settings().sections(siteId);
+    Map<String, Map<String, String>> sections = new TreeMap<>();
+    for (PageState page : from.sites().pages(siteId)) {
+      List<Addresses.Named> named =
+          from.sites().shown(page).root().children().stream()
+              .filter(node -> node.kind() == Kind.SECTION)
+              .map(node -> new Addresses.Named(owner(node), Wording.title(node)))
+              .toList();
+      sections.put(page.id(), Addresses.sections(named, known.getOrDefault(page.id(), Map.of())));
+    }
+    return sections;
+  }
+
+  /** The page's own node or placement that a section comes from. */
+  private static String owner(Node section) {
+    return section.id().value().split("/", 2)[0];
+  }
+
+  /** The addresses of the sections of each page, which are to stay. */
+  Map<String, Map<String, String>> sections() {
+    return sections;
   }
 
   /** Path to content; paths have no leading slash. */
   Map<String, Content> make() {
     List<Rendered> rendered = new ArrayList<>();
-    for (PageState page : sites.pages(site.id())) {
+    for (PageState page : from.sites().pages(site.id())) {
+      if (tree.find(page.id()).isEmpty()) {
+        continue;
+      }
       String base = "../".repeat(depth(page.address()));
-      Rendered body = Renderer.render(sites.shown(page), finishes, surroundings(base));
-      rendered.add(body);
+      Surroundings around = surroundings(page.id(), base);
+      Framed body =
+          new Framed(
+              Renderer.render(from.sites().shown(page), finishes, around),
+              from.framing().around(page, finishes, around));
+      rendered.addAll(body.rendered());
       String head = "<link rel=\"stylesheet\" href=\"" + base + STYLE_SHEET + "\">";
       files.put(
           path(page.address()),
           Content.text(
-              "text/html;charset=utf-8",
+              HTML,
               PageHtml.of(
                   site.language(),
                   page.title() + " · " + site.name(),
                   page.description(),
                   head,
-                  body)));
+                  body.body())));
     }
+    from.settings().leadOn(site.id(), tree).forEach(this::leadOn);
     files.put(STYLE_SHEET, Content.text("text/css;charset=utf-8", StyleSheet.of(rendered)));
     for (Rendered page : rendered) {
       for (FontFace face : page.faces()) {
         String file = face.url().substring(FONTS.length());
         files.computeIfAbsent(
-            face.url(), path -> new Content(Fonts.mediaType(file), fonts.bytes(file)));
+            face.url(), path -> new Content(Fonts.mediaType(file), from.fonts().bytes(file)));
       }
     }
     return files;
   }
 
-  private Surroundings surroundings(String base) {
-    return new Surroundings(this::picture, link -> link(base, link), faces, base, false);
+  /** A page that forwards from where something was before to where it is now. */
+  private void leadOn(String former, String address) {
+    String base = "../".repeat(depth(former));
+    files.putIfAbsent(
+        path(former),
+        Content.text(HTML, PageHtml.forward(site.language(), site.name(), link(base, address))));
+  }
+
+  private Surroundings surroundings(String page, String base) {
+    Facts facts =
+        Facts.of(
+                site.name(),
+                site.logo(),
+                from.details().of(site.id()),
+                from.details().menus(site.id()),
+                tree,
+                page,
+                Year.now(from.clock()).getValue())
+            .withSections(sections.getOrDefault(page, Map.of()));
+    return new Surroundings(this::picture, link -> leadsTo(base, link), faces, base, false, facts);
+  }
+
+  /** Where a stored link leads from a page; empty if it leads nowhere. */
+  private String leadsTo(String base, String link) {
+    if (link.startsWith(Links.FILE)) {
+      String id = link.substring(Links.FILE.length());
+      return from.pictures().exists(id) ? base + picture(id) : "";
+    }
+    return links.address(link).map(address -> link(base, address)).orElse("");
   }
 
   private String picture(String id) {
     return picturePaths.computeIfAbsent(
         id,
         wanted -> {
-          Picture picture = pictures.get(wanted);
+          Picture picture = from.pictures().get(wanted);
           String path = "pictures/" + picture.fileName();
           if (!takenPaths.add(path)) {
             path = "pictures/" + wanted + "-" + picture.fileName();

@@ -78,7 +78,7 @@ public class Measures {
         .flatMap(Optional::stream)
         .forEach(place -> overPictures.add(place.page()));
     List<ToMeasure> wanted = new ArrayList<>();
-    for (PageState page : sites.pages(siteId)) {
+    for (PageState page : sites.documents(siteId)) {
       if (overPictures.contains(page.id())) {
         String html = frames.html(sites.shown(page), look, site, page.title());
         String stamp = stamp(html);
@@ -132,7 +132,7 @@ public class Measures {
   @Transactional(readOnly = true)
   public Contrast.Pixels pixels(String siteId) {
     Map<String, Map<Device, Map<String, Box>>> boxes = new HashMap<>();
-    for (PageState page : sites.pages(siteId)) {
+    for (PageState page : sites.documents(siteId)) {
       for (Device device : Device.values()) {
         find(page.id(), device)
             .ifPresent(

@@ -48,7 +48,7 @@ public class SiteLooks {
   public SiteLook of(String siteId, SiteFinishes finishes) {
     Adopted adopted = sites.adopted(siteId);
     return new SiteLook(
-        sites.pages(siteId).stream().map(page -> look(page, adopted, finishes)).toList());
+        sites.documents(siteId).stream().map(page -> look(page, adopted, finishes)).toList());
   }
 
   private PageLook look(PageState page, Adopted adopted, SiteFinishes finishes) {
@@ -68,7 +68,7 @@ public class SiteLooks {
   public Map<String, Shown> shown(String siteId) {
     Adopted adopted = sites.adopted(siteId);
     Map<String, Shown> shown = new LinkedHashMap<>();
-    for (PageState page : sites.pages(siteId)) {
+    for (PageState page : sites.documents(siteId)) {
       shown.put(page.id(), Shown.of(page.root(), adopted, pieces));
     }
     return shown;

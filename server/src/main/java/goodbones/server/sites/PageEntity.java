@@ -1,6 +1,7 @@
 package goodbones.server.sites;
 
 import goodbones.document.Node;
+import goodbones.site.PageKind;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -18,6 +19,11 @@ class PageEntity {
   private String title = "";
   private String address = "";
   private String description = "";
+  private boolean shared;
+  private String kind = PageKind.PAGE.word();
+  private String parentId = "";
+  private int position;
+  private boolean ready = true;
 
   @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
   private String document = "";
@@ -53,7 +59,37 @@ class PageEntity {
    * @param root what the document says
    */
   PageState state(Node root) {
-    return new PageState(id, siteId, title, address, description, root, changed, version);
+    return new PageState(id, siteId, title, address, description, shared, root, changed, version);
+  }
+
+  /** Makes it what stands around the content of pages, and not a page itself. */
+  void share() {
+    shared = true;
+  }
+
+  /** Says something else of the page than what stands on it. */
+  void describe(PageSaid said) {
+    title = said.title();
+    address = said.address();
+    description = said.description();
+    kind = said.kind().word();
+    ready = said.ready();
+  }
+
+  PageSaid said() {
+    return new PageSaid(title, address, description, PageKind.ofWord(kind), ready);
+  }
+
+  /**
+   * @param under the page that it is filed under; empty for the top
+   */
+  void file(String under, int at) {
+    parentId = under;
+    position = at;
+  }
+
+  boolean shared() {
+    return shared;
   }
 
   String document() {

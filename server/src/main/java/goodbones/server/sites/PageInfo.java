@@ -1,11 +1,14 @@
 package goodbones.server.sites;
 
+import goodbones.site.PageKind;
 import java.time.Instant;
 
 /**
  * A page without its document.
  *
  * @param address where it stands in its site, such as {@code /} or {@code /fares}
+ * @param shared whether it stands around the content of pages, and is none itself
+ * @param parent the page that it is filed under; empty at the top
  * @param sections how many things stand directly on it
  * @param pieces how many placements are on it
  */
@@ -14,6 +17,11 @@ public record PageInfo(
     String siteId,
     String title,
     String address,
+    String description,
+    boolean shared,
+    PageKind kind,
+    String parent,
+    boolean ready,
     Instant changed,
     long version,
     int sections,
@@ -23,6 +31,11 @@ public record PageInfo(
       String siteId,
       String title,
       String address,
+      String description,
+      boolean shared,
+      String kind,
+      String parent,
+      boolean ready,
       Instant changed,
       long version,
       Integer sections,
@@ -32,6 +45,11 @@ public record PageInfo(
         siteId,
         title,
         address,
+        description,
+        shared,
+        PageKind.ofWord(kind),
+        parent,
+        ready,
         changed,
         version,
         sections == null ? 0 : sections,

@@ -8,13 +8,49 @@ import org.springframework.data.jpa.repository.Query;
 interface PageRepository extends JpaRepository<PageEntity, String> {
   List<PageEntity> findBySiteIdOrderByAddress(String siteId);
 
-  /** The pages of all sites without their documents. */
+  long countBySiteId(String siteId);
+
+  /** The documents of a site, shared parts too, without what stands in them; in their order. */
   @Query(
-      "select new goodbones.server.sites.PageInfo(p.id, p.siteId, p.title, p.address, p.changed,"
+      "select new goodbones.server.sites.PageInfo(p.id, p.siteId, p.title, p.address,"
+          + " p.description, p.shared, p.kind, p.parentId, p.ready, p.changed,"
           + " p.version, p.sections, (select count(r) from PlacedRow r"
           + " where r.id.ownerKind = 'page' and r.id.ownerId = p.id))"
-          + " from PageEntity p order by p.siteId, p.address")
-  List<PageInfo> infos();
+          + " from PageEntity p where p.siteId = :siteId order by p.position, p.address")
+  List<PageInfo> infos(String siteId);
+
+  /** The pages of a site as its tree has them, in their order. */
+  @Query(
+      "select new goodbones.server.sites.FiledPage(p.id, p.title, p.address, p.kind, p.parentId,"
+          + " p.ready) from PageEntity p where p.siteId = :siteId and p.shared = false"
+          + " order by p.position, p.address")
+  List<FiledPage> filed(String siteId);
+
+  /** The pages of all sites by their names, by site and address. */
+  @Query(
+      "select new goodbones.server.sites.PageName(p.id, p.siteId, p.title, p.address)"
+          + " from PageEntity p where p.shared = false order by p.siteId, p.address")
+  List<PageName> names();
+
+  /** How many pages each site has, and when one was written last. */
+  @Query(
+      "select new goodbones.server.sites.PageCount(p.siteId, count(p), max(p.changed))"
+          + " from PageEntity p where p.shared = false group by p.siteId")
+  List<PageCount> counts();
+
+  /** The first page of each site, by its address. */
+  @Query(
+      "select new goodbones.server.sites.PageName(p.id, p.siteId, p.title, p.address)"
+          + " from PageEntity p where p.address = '/'")
+  List<PageName> homes();
+
+  @Query(
+      "select new goodbones.server.sites.PageName(p.id, p.siteId, p.title, p.address)"
+          + " from PageEntity p where p.siteId = :siteId and p.shared = true order by p.title, p.id")
+  List<PageName> shared(String siteId);
+
+  @Query("select p from PageEntity p where p.siteId = :siteId and p.shared = false")
+  List<PageEntity> ofSite(String siteId);
 
   @Query("select count(p) > 0 from PageEntity p where p.siteId = :siteId and p.address = :address")
   boolean hasAddress(String siteId, String address);

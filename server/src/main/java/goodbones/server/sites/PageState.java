@@ -7,6 +7,7 @@ import java.time.Instant;
  * A page as it is kept.
  *
  * @param address where it stands in its site, such as {@code /} or {@code /fares}
+ * @param shared whether it stands around the content of pages, and is none itself
  */
 public record PageState(
     String id,
@@ -14,6 +15,7 @@ public record PageState(
     String title,
     String address,
     String description,
+    boolean shared,
     Node root,
     Instant changed,
     long version) {}

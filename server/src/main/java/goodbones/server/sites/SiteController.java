@@ -1,10 +1,12 @@
 package goodbones.server.sites;
 
 import goodbones.server.library.Pieces;
+import goodbones.site.PageTree;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -33,10 +35,31 @@ class SiteController {
   record SiteView(String id, String name, List<PageView> pages) {}
 
   /**
+   * A client where all of them are seen.
+   *
+   * @param home the id of its home page; empty if it has none
+   */
+  record SiteCard(String id, String name, int pages, Instant changed, String home) {}
+
+  /**
+   * @param kind the word of its kind
+   * @param parent the page that it is filed under; empty at the top
+   * @param depth how many pages it is filed under
+   * @param ready whether it is for visitors
    * @param pieces how many placements it has
    */
   record PageView(
-      String id, String title, String address, Instant changed, int sections, int pieces) {}
+      String id,
+      String title,
+      String address,
+      String description,
+      String kind,
+      String parent,
+      int depth,
+      boolean ready,
+      Instant changed,
+      int sections,
+      int pieces) {}
 
   /** A place to jump to. */
   record JumpTarget(String kind, String title, String where, String to) {}
@@ -56,13 +79,14 @@ class SiteController {
   @GetMapping("/jump")
   List<JumpTarget> jump() {
     List<JumpTarget> targets = new ArrayList<>();
-    Map<String, List<PageInfo>> infos = infos();
+    Map<String, List<PageName>> names =
+        sites.pageNames().stream().collect(Collectors.groupingBy(PageName::siteId));
     sites
         .all()
         .forEach(
             site -> {
               targets.add(new JumpTarget("site", site.name(), "Sites", "/sites/" + site.id()));
-              infos
+              names
                   .getOrDefault(site.id(), List.of())
                   .forEach(
                       page ->
@@ -81,26 +105,50 @@ class SiteController {
   }
 
   @GetMapping("/sites")
-  List<SiteView> sites() {
-    Map<String, List<PageInfo>> infos = infos();
+  List<SiteCard> sites() {
+    Map<String, PageCount> counts = sites.pageCounts();
+    Map<String, String> homes = sites.homes();
     return sites.all().stream()
         .map(
-            site ->
-                new SiteView(
-                    site.id(),
-                    site.name(),
-                    infos.getOrDefault(site.id(), List.of()).stream()
-                        .map(SiteController::page)
-                        .toList()))
+            site -> {
+              PageCount count =
+                  counts.getOrDefault(site.id(), new PageCount(site.id(), 0, Instant.EPOCH));
+              return new SiteCard(
+                  site.id(),
+                  site.name(),
+                  (int) count.pages(),
+                  count.changed(),
+                  homes.getOrDefault(site.id(), ""));
+            })
         .toList();
   }
 
-  private Map<String, List<PageInfo>> infos() {
-    return sites.pageInfos().stream().collect(Collectors.groupingBy(PageInfo::siteId));
+  /** A site with its pages, each before what is filed under it. */
+  @GetMapping("/sites/{id}")
+  SiteView site(@PathVariable String id) {
+    Map<String, PageInfo> infos =
+        sites.pageInfos(id).stream().collect(Collectors.toMap(PageInfo::id, each -> each));
+    PageTree tree = sites.tree(id);
+    return new SiteView(
+        id,
+        sites.get(id).name(),
+        tree.all().stream()
+            .map(page -> page(Objects.requireNonNull(infos.get(page.id())), tree))
+            .toList());
   }
 
-  private static PageView page(PageInfo page) {
+  private static PageView page(PageInfo page, PageTree tree) {
     return new PageView(
-        page.id(), page.title(), page.address(), page.changed(), page.sections(), page.pieces());
+        page.id(),
+        page.title(),
+        page.address(),
+        page.description(),
+        page.kind().word(),
+        tree.depth(page.id()) == 0 ? "" : page.parent(),
+        tree.depth(page.id()),
+        page.ready(),
+        page.changed(),
+        page.sections(),
+        page.pieces());
   }
 }

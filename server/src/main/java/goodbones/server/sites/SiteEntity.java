@@ -1,5 +1,6 @@
 package goodbones.server.sites;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -14,6 +15,10 @@ class SiteEntity {
   private @Nullable String logo;
   private long stamp;
 
+  /** Grows with every change of which pages there are, and of what is said of them. */
+  @Column(updatable = false)
+  private long filed;
+
   protected SiteEntity() {}
 
   SiteEntity(SiteInfo site) {
@@ -21,6 +26,13 @@ class SiteEntity {
     this.name = site.name();
     this.language = site.language();
     this.logo = site.logo().isEmpty() ? null : site.logo();
+  }
+
+  /** Says something else of the client. */
+  void describe(SiteInfo site) {
+    name = site.name();
+    language = site.language();
+    logo = site.logo().isEmpty() ? null : site.logo();
   }
 
   /** Grows with every change of what the site has adopted. */

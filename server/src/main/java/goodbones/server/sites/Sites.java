@@ -18,13 +18,14 @@ import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.problems.Stale;
+import goodbones.site.Addresses;
+import goodbones.site.PageKind;
+import goodbones.site.PageTree;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceException;
-import java.text.Normalizer;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -44,6 +45,9 @@ public class Sites {
   /** Of the documents that are remembered. */
   private static final int MOST_NODES = 2_000_000;
 
+  /** Of the trees of pages that are remembered. */
+  private static final int MOST_PAGES = 100_000;
+
   private final SiteRepository sites;
   private final PageRepository pages;
   private final UsageIndex usage;
@@ -55,7 +59,12 @@ public class Sites {
   private final Clock clock;
   private final Memory<Written, Node> roots = new Memory<>(MOST_NODES, Node::size);
 
+  private final Memory<Filed, PageTree> trees = new Memory<>(MOST_PAGES, tree -> tree.all().size());
+
   private record Written(String pageId, long version) {}
+
+  /** What pages a site has is what its stamp says. */
+  private record Filed(String siteId, long filed) {}
 
   Sites(
       SiteRepository sites,
@@ -91,15 +100,54 @@ public class Sites {
     return sites.findById(id).orElseThrow(() -> new NotFound("site", id)).info();
   }
 
+  /** All that a site shows: its pages, and the parts that they share. */
   @Transactional(readOnly = true)
-  public List<PageState> pages(String siteId) {
+  public List<PageState> documents(String siteId) {
     return pages.findBySiteIdOrderByAddress(siteId).stream().map(this::state).toList();
   }
 
-  /** The pages of all sites without their documents, by site and address. */
+  /** The pages of a site, without the parts that they share, by address. */
   @Transactional(readOnly = true)
-  public List<PageInfo> pageInfos() {
-    return pages.infos();
+  public List<PageState> pages(String siteId) {
+    return documents(siteId).stream().filter(page -> !page.shared()).toList();
+  }
+
+  /** The pages of a site without their documents, in their order. */
+  @Transactional(readOnly = true)
+  public List<PageInfo> pageInfos(String siteId) {
+    return pages.infos(siteId).stream().filter(page -> !page.shared()).toList();
+  }
+
+  /** The pages of a site as a tree. */
+  @Transactional(readOnly = true)
+  public PageTree tree(String siteId) {
+    return trees.get(
+        new Filed(siteId, sites.filed(siteId).orElse(0L)),
+        () -> new PageTree(pages.filed(siteId).stream().map(FiledPage::page).toList()));
+  }
+
+  /** The pages of all sites by their names, by site and address. */
+  @Transactional(readOnly = true)
+  public List<PageName> pageNames() {
+    return pages.names();
+  }
+
+  /** The shared parts of a site, by title. */
+  @Transactional(readOnly = true)
+  public List<PageName> sharedParts(String siteId) {
+    return pages.shared(siteId);
+  }
+
+  /** How many pages each site has, by the ids of the sites. */
+  @Transactional(readOnly = true)
+  Map<String, PageCount> pageCounts() {
+    return pages.counts().stream().collect(Collectors.toMap(PageCount::siteId, each -> each));
+  }
+
+  /** The ids of the home pages, by the ids of the sites. */
+  @Transactional(readOnly = true)
+  Map<String, String> homes() {
+    return pages.homes().stream().collect(Collectors.toMap(PageName::siteId, PageName::id));
   }
 
   /**
@@ -255,10 +303,37 @@ public class Sites {
                             .getOrDefault(placement.pieceId(), pieces.current(placement.pieceId())))
                     : placement);
     PageEntity page = new PageEntity(id, siteId, title, address, description);
+    if (address.equals("/")) {
+      page.describe(new PageSaid(title, address, description, PageKind.HOME, true));
+    }
+    page.file("", (int) pages.countBySiteId(siteId));
     page.write(DocumentJson.write(settled), settled.children().size(), clock.instant());
     pages.saveAndFlush(page);
+    refile(siteId);
     usage.page(siteId, id, settled);
     adoptPlaced(siteId, settled);
+  }
+
+  /** Notes that the pages of a site are others now, or that something else is said of them. */
+  void refile(String siteId) {
+    sites.refile(siteId);
+  }
+
+  /**
+   * Takes in something that stands around the content of pages.
+   *
+   * @return its id
+   */
+  @Transactional
+  public String addShared(String siteId, String title, Function<NodeId, Node> begins) {
+    get(siteId);
+    String id = UUID.randomUUID().toString();
+    addPage(id, siteId, title, "shared:" + id, "", begins.apply(NodeId.of(id)));
+    PageEntity part = entity(id);
+    part.share();
+    pages.saveAndFlush(part);
+    refile(siteId);
+    return id;
   }
 
   /** Of a piece that is placed here for the first time the site adopts what is placed. */
@@ -298,7 +373,7 @@ public class Sites {
     if (name.isEmpty() || name.length() > TITLE_LIMIT) {
       throw new BadInput("title", "Give the page a title of 1 to " + TITLE_LIMIT + " characters");
     }
-    String address = "/" + slug(name);
+    String address = "/" + Addresses.of(name, "page");
     if (pages.hasAddress(siteId, address)) {
       throw new BadInput(
           "title", "There is a page at " + address + " already; give this one another title");
@@ -306,14 +381,6 @@ public class Sites {
     String id = UUID.randomUUID().toString();
     addPage(id, siteId, name, address, "", begins.apply(NodeId.of(id)));
     return id;
-  }
-
-  /** Plain letters and digits with hyphens, so that an address can be read and typed. */
-  private static String slug(String title) {
-    String plain = Normalizer.normalize(title, Normalizer.Form.NFD).replaceAll("\\p{M}+", "");
-    String slug =
-        plain.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-    return slug.isEmpty() ? "page" : slug;
   }
 
   /**

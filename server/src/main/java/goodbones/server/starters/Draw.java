@@ -1,10 +1,12 @@
 package goodbones.server.starters;
 
 import goodbones.document.Aspect;
+import goodbones.document.Bound;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
+import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
@@ -16,12 +18,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * Short ways to draw one starter. All ids begin with the starter’s own, and all words and pictures
  * stand in.
  */
 final class Draw {
+  private static final Pattern BOUND = Pattern.compile("\\{(\\w+)}");
+
   private final String own;
   private final Map<String, Integer> given = new HashMap<>();
 
@@ -99,6 +105,59 @@ final class Draw {
 
   Node button(String words) {
     return words(node(Kind.BUTTON), words).withContent("link", new FieldValue.Link("/"));
+  }
+
+  /** The same, leading somewhere else. */
+  Node leading(Node button, String link) {
+    return button.withContent("link", new FieldValue.Link(link));
+  }
+
+  Node logo() {
+    return node(Kind.LOGO);
+  }
+
+  Node divider() {
+    return node(Kind.DIVIDER);
+  }
+
+  Node social() {
+    return styled(node(Kind.SOCIAL), "flow", "across", "column-gap", "20px");
+  }
+
+  /**
+   * @param name the menu that is shown
+   */
+  Node menu(String name) {
+    return styled(
+        node(Kind.MENU).withContent("menu", new FieldValue.Menu(name)),
+        "flow",
+        "across",
+        "column-gap",
+        "24px");
+  }
+
+  /**
+   * Words that follow the client or the page.
+   *
+   * @param said what is bound in braces, such as {@code © {year} {name}}
+   */
+  Node bound(Node node, String said) {
+    StringBuilder text = new StringBuilder();
+    List<Mark> marks = new ArrayList<>();
+    Matcher bound = BOUND.matcher(said);
+    int at = 0;
+    while (bound.find()) {
+      text.append(said, at, bound.start());
+      Bound what = Bound.ofWord(bound.group(1)).orElseThrow();
+      marks.add(
+          new Mark(
+              Mark.Type.BOUND, text.length(), text.length() + what.title().length(), what.word()));
+      text.append(what.title());
+      at = bound.end();
+    }
+    text.append(said.substring(at));
+    return node.withContent("words", new FieldValue.Words(text.toString(), marks))
+        .withSlots(List.of());
   }
 
   Node picture(String ratio) {

@@ -275,6 +275,34 @@ final class FirstFinishes {
             "start",
             "transition",
             "{t-motion}"));
+    defaults.put(
+        Kind.MENU,
+        styles(
+            "font-family",
+            "{t-label-font}",
+            "font-weight",
+            "600",
+            "color:hover",
+            "{t-small}",
+            "color:current",
+            "{t-small}"));
+    defaults.put(
+        Kind.LOGO,
+        styles(
+            "font-family",
+            "{t-heading-font}",
+            "font-size",
+            "22px",
+            "font-weight",
+            "600",
+            "line-height",
+            "1.2",
+            "max-width",
+            "180px"));
+    defaults.put(
+        Kind.SOCIAL, styles("font-family", "{t-label-font}", "font-size", "{t-label-size}"));
+    defaults.put(
+        Kind.DIVIDER, styles("border-top-width", "1px", "border-top-color", "{t-surface}"));
     return defaults;
   }
 

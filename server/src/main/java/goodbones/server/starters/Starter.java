@@ -18,8 +18,7 @@ record Starter(String id, Described said, Node root) {
     return of(PieceKind.SAVED_BLOCK, Purpose.SMALL_PART, notes, root, tags);
   }
 
-  private static Starter of(
-      PieceKind kind, Purpose purpose, String notes, Node root, String... tags) {
+  static Starter of(PieceKind kind, Purpose purpose, String notes, Node root, String... tags) {
     return new Starter(
         root.id().value(),
         Described.of(root.name(), kind, purpose).withNotes(notes).withTags(List.of(tags)),

@@ -23,6 +23,7 @@ class Starters {
     all.add(Listed.voices());
     all.addAll(Said.all());
     all.addAll(Skeletons.all());
+    all.addAll(Around.all());
     return all;
   }
 

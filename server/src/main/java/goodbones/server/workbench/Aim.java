@@ -86,6 +86,29 @@ final class Aim {
     return desk.earlier(revision);
   }
 
+  /**
+   * Something that stands straight on the page, as the page keeps it.
+   *
+   * @throws Refused if a piece or a shared part is on the desk, or it stands elsewhere
+   */
+  Node straightOnPage(NodeId shownAt) {
+    Node root = desk.kept();
+    boolean page = desk.page().filter(each -> !each.shared()).isPresent();
+    NodeId own =
+        shown()
+            .origin(shownAt)
+            .flatMap(Origin::placedIn)
+            .map(path -> NodeId.of(path.value().split("/")[0]))
+            .orElse(shownAt);
+    return root.children().stream()
+        .filter(child -> page && child.id().equals(own))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                Refused.at(
+                    root, "Only what stands straight on a page can become a part of all of them"));
+  }
+
   boolean isPage() {
     return desk.kept().kind() == Kind.PAGE;
   }

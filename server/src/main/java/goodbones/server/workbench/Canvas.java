@@ -3,20 +3,33 @@ package goodbones.server.workbench;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.library.Shown;
+import goodbones.render.Framed;
 import goodbones.render.Rendered;
 import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
+import goodbones.server.coverage.Coverages;
+import goodbones.server.coverage.Framing;
 import goodbones.server.drawing.Frames;
+import goodbones.server.sites.PageState;
+import goodbones.server.sites.Sites;
+import goodbones.server.workbench.Views.AroundView;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
+import goodbones.server.workbench.Views.SharedView;
+import goodbones.site.PageTree;
+import goodbones.site.SitePage;
 import goodbones.structure.Fresh;
 import goodbones.style.Cascade;
 import goodbones.survey.StandIns;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Draws what is on a desk, with what can be added to it. */
@@ -26,9 +39,15 @@ class Canvas {
   private static final List<Node> FRESH = fresh();
 
   private final Frames frames;
+  private final Framing framing;
+  private final Coverages coverages;
+  private final Sites sites;
 
-  Canvas(Frames frames) {
+  Canvas(Frames frames, Framing framing, Coverages coverages, Sites sites) {
     this.frames = frames;
+    this.framing = framing;
+    this.coverages = coverages;
+    this.sites = sites;
   }
 
   private static List<Node> fresh() {
@@ -63,11 +82,15 @@ class Canvas {
   private Views.Workbench view(
       Desk desk, String had, String undo, String redo, Outcome outcome, boolean kept) {
     DeskMemo memo = desk.memo();
-    Surroundings surroundings = memo.surroundings(frames.faces(desk.site().id()));
+    Surroundings surroundings =
+        memo.surroundings(
+            frames.faces(desk.site().id()),
+            frames.facts(desk.site(), desk.page().map(PageState::id).orElse("")));
     Shown shown = desk.shown();
     Rendered rendered =
         Renderer.render(withFresh(shown), desk.look(), surroundings, memo.rendered());
-    String css = StyleSheet.of(List.of(rendered));
+    Framed framed = new Framed(rendered, parts(desk, surroundings));
+    String css = StyleSheet.of(framed.rendered());
     List<Block> blocks = new ArrayList<>();
     Cascade cascade = new Cascade(shown.root(), shown, desk.look());
     int count = shown.root().children().size();
@@ -91,7 +114,7 @@ class Canvas {
               thing.count(),
               html));
     }
-    DeskMemo.News news = memo.news(had, css, blocks, fresh, kept);
+    DeskMemo.News news = memo.news(had, css, blocks, fresh, around(desk, framed), kept);
     return new Views.Workbench(
         desk.id(),
         desk.title(),
@@ -108,6 +131,8 @@ class Canvas {
         WorkbenchViews.node(shown, cascade, shown.root(), ""),
         news.blocks(),
         news.fresh(),
+        news.around(),
+        shared(desk),
         desk.placements(),
         WorkbenchViews.lists(desk.kept(), shown),
         WorkbenchViews.parts(shown),
@@ -117,5 +142,43 @@ class Canvas {
         StandIns.of(shown.root()).stream().map(left -> left.node().value()).distinct().toList(),
         outcome.unfit(),
         outcome.note());
+  }
+
+  private List<Framed.Part> parts(Desk desk, Surroundings surroundings) {
+    return desk.page()
+        .filter(page -> !page.shared())
+        .map(page -> framing.around(page, desk.look(), surroundings))
+        .orElse(List.of());
+  }
+
+  private List<AroundView> around(Desk desk, Framed framed) {
+    if (framed.around().isEmpty()) {
+      return List.of();
+    }
+    Map<String, Coverages.Standing> standing = new HashMap<>();
+    coverages.around(desk.site().id(), desk.id()).forEach(each -> standing.put(each.part(), each));
+    return framed.around().stream()
+        .filter(part -> standing.containsKey(part.id()))
+        .map(
+            part -> {
+              Coverages.Standing at = Objects.requireNonNull(standing.get(part.id()));
+              return new AroundView(
+                  at.region().word(), part.id(), at.title(), at.pages(), part.html());
+            })
+        .toList();
+  }
+
+  private @Nullable SharedView shared(Desk desk) {
+    return desk.page()
+        .filter(PageState::shared)
+        .map(
+            part -> {
+              PageTree tree = sites.tree(part.siteId());
+              return new SharedView(
+                  coverages.pagesOf(part.siteId(), part.id()).stream()
+                      .flatMap(id -> tree.find(id).map(SitePage::title).stream())
+                      .toList());
+            })
+        .orElse(null);
   }
 }

@@ -37,6 +37,7 @@ sealed interface ContentEdit extends AskedEdit {
       return switch (wanted.type()) {
         case WORDS -> Optional.of(words(before, value.replace("\r\n", "\n")));
         case LINK -> Optional.of(new FieldValue.Link(value.strip()));
+        case MENU -> Optional.of(new FieldValue.Menu(value.strip()));
         case LEVEL -> Optional.of(new FieldValue.Level(level(value)));
         case PICTURE -> {
           if (value.isBlank()) {

@@ -9,6 +9,7 @@ import goodbones.library.Library;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
 import goodbones.server.problems.BadInput;
+import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.workbench.Views.PieceDraft;
 import goodbones.server.workbench.Views.PlacementView;
@@ -16,6 +17,7 @@ import goodbones.structure.Bench;
 import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -114,6 +116,11 @@ interface Desk {
 
   /** Where a piece stands; null for a page. */
   @Nullable PieceDraft piece();
+
+  /** The page on the desk, or the part that pages share; empty for a piece. */
+  default Optional<PageState> page() {
+    return Optional.empty();
+  }
 
   /** What is kept of its last drawing. */
   DeskMemo memo();

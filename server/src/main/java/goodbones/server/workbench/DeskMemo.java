@@ -2,9 +2,11 @@ package goodbones.server.workbench;
 
 import goodbones.fonts.FontFace;
 import goodbones.library.Fillings;
+import goodbones.render.Facts;
 import goodbones.render.RenderMemo;
 import goodbones.render.Surroundings;
 import goodbones.server.drawing.Frames;
+import goodbones.server.workbench.Views.AroundView;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
 import java.util.HashMap;
@@ -26,6 +28,7 @@ final class DeskMemo {
   private String css = "";
   private Map<String, Block> blocks = Map.of();
   private List<FreshView> fresh = List.of();
+  private List<AroundView> around = List.of();
 
   Fillings fillings() {
     return fillings;
@@ -35,11 +38,11 @@ final class DeskMemo {
     return rendered;
   }
 
-  /** The surroundings of the drawing, the same object as long as the fonts are the same. */
-  Surroundings surroundings(List<FontFace> now) {
+  /** The surroundings of the drawing, the same object as long as all it says is the same. */
+  Surroundings surroundings(List<FontFace> now, Facts facts) {
     Surroundings known = surroundings;
-    if (known == null || !faces.equals(now)) {
-      known = Frames.surroundings(now);
+    if (known == null || !faces.equals(now) || !known.facts().equals(facts)) {
+      known = Frames.surroundings(now, facts);
       surroundings = known;
       faces = List.copyOf(now);
       rendered = new RenderMemo();
@@ -49,7 +52,11 @@ final class DeskMemo {
 
   /** What a reader is sent of a drawing. */
   record News(
-      String drawing, @Nullable String css, List<Block> blocks, @Nullable List<FreshView> fresh) {}
+      String drawing,
+      @Nullable String css,
+      List<Block> blocks,
+      @Nullable List<FreshView> fresh,
+      @Nullable List<AroundView> around) {}
 
   /**
    * What is new in a drawing.
@@ -57,10 +64,17 @@ final class DeskMemo {
    * @param had the drawing that the reader has; what it has already is left out
    * @param kept whether it is remembered as what the reader has then
    */
-  News news(String had, String newCss, List<Block> drawn, List<FreshView> newFresh, boolean kept) {
+  News news(
+      String had,
+      String newCss,
+      List<Block> drawn,
+      List<FreshView> newFresh,
+      List<AroundView> newAround,
+      boolean kept) {
     boolean upToDate = !drawing.isEmpty() && had.equals(drawing);
     boolean sameCss = upToDate && css.equals(newCss);
     boolean sameFresh = upToDate && fresh.equals(newFresh);
+    boolean sameAround = upToDate && around.equals(newAround);
     Map<String, Block> before = upToDate ? blocks : Map.of();
     List<Block> news =
         drawn.stream()
@@ -72,9 +86,15 @@ final class DeskMemo {
       blocks = known;
       css = newCss;
       fresh = newFresh;
+      around = newAround;
       drawing = UUID.randomUUID().toString();
     }
-    return new News(drawing, sameCss ? null : newCss, news, sameFresh ? null : newFresh);
+    return new News(
+        drawing,
+        sameCss ? null : newCss,
+        news,
+        sameFresh ? null : newFresh,
+        sameAround ? null : newAround);
   }
 
   /** Forgets what readers have: a change that was drawn was not kept after all. */

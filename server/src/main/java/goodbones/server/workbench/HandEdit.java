@@ -11,7 +11,9 @@ import goodbones.exchange.PastedHtml;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.drawing.Wording;
 import goodbones.server.problems.BadInput;
+import goodbones.site.Region;
 import goodbones.structure.Clip;
+import goodbones.structure.Copies;
 import goodbones.structure.Fresh;
 import goodbones.structure.Landing;
 import goodbones.structure.Mirror;
@@ -21,8 +23,11 @@ import goodbones.structure.Wrapping;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** What hands do with a page: add, move, put beside, wrap, mirror. */
@@ -118,6 +123,27 @@ sealed interface HandEdit extends AskedEdit {
     @Override
     public ReadEdit read(Aim aim) {
       return new ReadEdit(aim.landing().remove(Aim.ids(nodes)), "remove " + aim.titles(nodes));
+    }
+  }
+
+  /**
+   * Makes a section of a page what stands around the content of all pages of its site.
+   *
+   * @param region by its word
+   */
+  @JsonTypeName("AROUND")
+  record StandAround(@NotNull String node, @NotNull String region) implements HandEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      Region place = BadInput.known("region", region, Region::ofWord);
+      Node stands = aim.straightOnPage(NodeId.of(node));
+      return new ReadEdit(
+          aim.landing().remove(List.of(NodeId.of(node))),
+          "make " + aim.titles(List.of(node)) + " the " + place.title().toLowerCase(Locale.ROOT),
+          new ReadEdit.Shared(
+              Wording.title(aim.node(node)),
+              place,
+              List.of(Copies.of(stands, () -> NodeId.of(UUID.randomUUID().toString())))));
     }
   }
 

@@ -164,6 +164,11 @@ final class PageDesk extends OpenDesk {
   }
 
   @Override
+  public Optional<PageState> page() {
+    return Optional.of(page);
+  }
+
+  @Override
   public @Nullable PieceDraft piece() {
     return null;
   }

@@ -21,6 +21,8 @@ final class Views {
    * @param page the outermost node
    * @param blocks what stands straight on the page, in its order
    * @param fresh what can be added besides pieces; null if the reader has it
+   * @param around what stands around the content of the page; null if the reader has it
+   * @param shared on which pages it stands itself, if it is a shared part; null if it is none
    * @param merged what others changed meanwhile, in words; empty if nothing
    * @param made the nodes that an edit put down, for taking them in hand
    * @param standIns the nodes in which words or pictures only stand in, in reading order
@@ -43,6 +45,8 @@ final class Views {
       NodeView page,
       List<Block> blocks,
       @Nullable List<FreshView> fresh,
+      @Nullable List<AroundView> around,
+      @Nullable SharedView shared,
       List<PlacementView> placements,
       List<ListView> lists,
       List<PartView> parts,
@@ -52,6 +56,22 @@ final class Views {
       List<String> standIns,
       List<FitView> unfit,
       String note) {}
+
+  /**
+   * A shared part where it stands around the content of a page.
+   *
+   * @param region by its word
+   * @param part the id of its document
+   * @param pages on how many pages it stands
+   */
+  record AroundView(String region, String part, String title, int pages, String html) {}
+
+  /**
+   * Where a shared part stands.
+   *
+   * @param pages the titles of the pages
+   */
+  record SharedView(List<String> pages) {}
 
   /**
    * What is guessed of a thing that might be kept: a name, and the words of a kind and a purpose.

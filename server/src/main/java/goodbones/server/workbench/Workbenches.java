@@ -14,6 +14,7 @@ import goodbones.library.Described;
 import goodbones.library.Guess;
 import goodbones.library.UnknownPiece;
 import goodbones.library.VariantEditor;
+import goodbones.server.coverage.Coverages;
 import goodbones.server.drawing.Wording;
 import goodbones.server.history.Changes;
 import goodbones.server.history.History;
@@ -53,6 +54,7 @@ class Workbenches {
   private final History history;
   private final Changes changes;
   private final Canvas canvas;
+  private final Coverages coverages;
   private final TransactionTemplate writing;
   private final TransactionTemplate reading;
   private final TransactionTemplate trying;
@@ -67,6 +69,7 @@ class Workbenches {
       History history,
       Changes changes,
       Canvas canvas,
+      Coverages coverages,
       PlatformTransactionManager transactions) {
     this.desks = desks;
     this.sites = sites;
@@ -76,6 +79,7 @@ class Workbenches {
     this.history = history;
     this.changes = changes;
     this.canvas = canvas;
+    this.coverages = coverages;
     this.writing = new TransactionTemplate(transactions);
     this.reading = new TransactionTemplate(transactions);
     this.reading.setReadOnly(true);
@@ -184,6 +188,11 @@ class Workbenches {
   private Edited applied(Desk desk, EditRequest request, ReadEdit read) {
     read.made().ifPresent(desk::keep);
     read.kept().ifPresent(desk::keep);
+    read.shared()
+        .ifPresent(
+            shared ->
+                coverages.shareOnWholeSite(
+                    desk.site().id(), shared.title(), shared.region(), shared.stands()));
     // What is kept as a piece is this item's; the others go on being made from the pattern.
     boolean every = Boolean.TRUE.equals(request.every()) && read.kept().isEmpty();
     Edited edited = desk.apply(read.edit(), every, Boolean.TRUE.equals(request.own()));

@@ -3,6 +3,7 @@ package goodbones.server.workbench;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.fonts.FontFace;
+import goodbones.render.Facts;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
 import java.util.List;
@@ -19,7 +20,8 @@ class DeskMemoTest {
   }
 
   private DeskMemo.News first() {
-    return memo.news("", "a{}", List.of(block("map", "1"), block("key", "2")), FRESH, true);
+    return memo.news(
+        "", "a{}", List.of(block("map", "1"), block("key", "2")), FRESH, List.of(), true);
   }
 
   @Test
@@ -35,7 +37,12 @@ class DeskMemoTest {
     DeskMemo.News before = first();
     DeskMemo.News news =
         memo.news(
-            before.drawing(), "a{}", List.of(block("key", "3"), block("map", "1")), FRESH, true);
+            before.drawing(),
+            "a{}",
+            List.of(block("key", "3"), block("map", "1")),
+            FRESH,
+            List.of(),
+            true);
     assertThat(news.drawing()).isNotEqualTo(before.drawing());
     assertThat(news.css()).isNull();
     assertThat(news.fresh()).isNull();
@@ -45,8 +52,9 @@ class DeskMemoTest {
   @Test
   void whoHasAnOlderDrawingGetsAll() {
     DeskMemo.News old = first();
-    memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, true);
-    DeskMemo.News news = memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, true);
+    memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, List.of(), true);
+    DeskMemo.News news =
+        memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, List.of(), true);
     assertThat(news.css()).isEqualTo("b{}");
     assertThat(news.blocks()).containsExactly(block("map", "4"));
   }
@@ -55,11 +63,11 @@ class DeskMemoTest {
   void whatIsOnlyTriedIsNotWhatTheReaderHasThen() {
     DeskMemo.News before = first();
     DeskMemo.News tried =
-        memo.news(before.drawing(), "b{}", List.of(block("map", "4")), FRESH, false);
+        memo.news(before.drawing(), "b{}", List.of(block("map", "4")), FRESH, List.of(), false);
     assertThat(tried.css()).isEqualTo("b{}");
     assertThat(tried.blocks()).containsExactly(block("map", "4"));
     DeskMemo.News next =
-        memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, true);
+        memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, List.of(), true);
     assertThat(next.css()).isNull();
     assertThat(next.blocks()).containsExactly(Block.same("map"));
   }
@@ -68,19 +76,21 @@ class DeskMemoTest {
   void afterAChangeThatWasNotKeptNobodyIsUpToDate() {
     DeskMemo.News before = first();
     memo.forget();
-    assertThat(memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, true).blocks())
+    assertThat(
+            memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, List.of(), true)
+                .blocks())
         .containsExactly(block("map", "1"));
-    assertThat(memo.news("", "a{}", List.of(), FRESH, true).css()).isEqualTo("a{}");
+    assertThat(memo.news("", "a{}", List.of(), FRESH, List.of(), true).css()).isEqualTo("a{}");
   }
 
   @Test
   void otherFontsAreOtherSurroundingsInWhichAllIsRenderedAnew() {
-    var before = memo.surroundings(List.of());
+    var before = memo.surroundings(List.of(), Facts.NONE);
     var rendered = memo.rendered();
-    assertThat(memo.surroundings(List.of())).isSameAs(before);
+    assertThat(memo.surroundings(List.of(), Facts.NONE)).isSameAs(before);
     assertThat(memo.rendered()).isSameAs(rendered);
     List<FontFace> faces = List.of(new FontFace("Ridge", "ridge.woff2", "woff2", 400, 400));
-    assertThat(memo.surroundings(faces)).isNotSameAs(before);
+    assertThat(memo.surroundings(faces, Facts.NONE)).isNotSameAs(before);
     assertThat(memo.rendered()).isNotSameAs(rendered);
   }
 }

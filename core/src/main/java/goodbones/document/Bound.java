@@ -1,0 +1,35 @@
+package goodbones.document;
+
+import java.util.Arrays;
+import java.util.Optional;
+
+/** What words can follow, so that they are written once and right everywhere. */
+public enum Bound {
+  NAME("name", "Client’s name"),
+  ADDRESS("address", "Address"),
+  PHONE("phone", "Phone number"),
+  MAIL("mail", "Mail address"),
+  HOURS("hours", "Opening hours"),
+  PAGE("page", "Title of the page"),
+  YEAR("year", "Year");
+
+  private final String word;
+  private final String title;
+
+  Bound(String word, String title) {
+    this.word = word;
+    this.title = title;
+  }
+
+  public String word() {
+    return word;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  public static Optional<Bound> ofWord(String word) {
+    return Arrays.stream(values()).filter(each -> each.word.equals(word)).findFirst();
+  }
+}

@@ -1,0 +1,125 @@
+package goodbones.render;
+
+import goodbones.document.Bound;
+import goodbones.site.Details;
+import goodbones.site.Links;
+import goodbones.site.Menu;
+import goodbones.site.PageTree;
+import goodbones.site.SitePage;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What is known of a client and of the page that is rendered: what bound words, the logo, menus and
+ * social links show.
+ *
+ * @param words by what is bound; what is not set is left out
+ * @param logo the id of a picture; empty if the client has none
+ * @param menus the menus of the site, by name
+ * @param social the client's addresses at other services, each by what it is called
+ * @param sections the addresses of what stands straight on the page, by its node or placement
+ */
+public record Facts(
+    Map<Bound, String> words,
+    String logo,
+    Map<String, List<Entry>> menus,
+    List<Entry> social,
+    Map<String, String> sections) {
+  /** Nothing is known. */
+  public static final Facts NONE = new Facts(Map.of(), "", Map.of(), List.of(), Map.of());
+
+  public Facts {
+    words = Map.copyOf(words);
+    menus = Map.copyOf(menus);
+    social = List.copyOf(social);
+    sections = Map.copyOf(sections);
+  }
+
+  /**
+   * @param addresses of what stands straight on the page, by its node or placement
+   */
+  public Facts withSections(Map<String, String> addresses) {
+    return new Facts(words, logo, menus, social, addresses);
+  }
+
+  /**
+   * A link of a menu.
+   *
+   * @param link as it is stored, for {@link Surroundings#linkUrl}
+   * @param current whether it leads to the page itself
+   * @param below the links that are filed under it
+   */
+  public record Entry(String words, String link, boolean current, List<Entry> below) {
+    public Entry {
+      below = List.copyOf(below);
+    }
+  }
+
+  /**
+   * What a client's site knows.
+   *
+   * @param name the client's
+   * @param logo the id of a picture; empty if the client has none
+   * @param page the id of the page that is rendered; empty for none
+   * @param year to be written where the year is bound
+   */
+  public static Facts of(
+      String name,
+      String logo,
+      Details details,
+      List<Menu> menus,
+      PageTree tree,
+      String page,
+      int year) {
+    Map<Bound, String> words = new EnumMap<>(Bound.class);
+    words.putAll(details.words());
+    words.put(Bound.NAME, name);
+    words.put(Bound.YEAR, String.valueOf(year));
+    tree.find(page).ifPresent(here -> words.put(Bound.PAGE, here.title()));
+    Links links = new Links(tree, details, Map.of(), Map.of());
+    Map<String, List<Entry>> byName = new LinkedHashMap<>();
+    for (Menu menu : menus) {
+      byName.put(menu.name(), entries(menu.items(), links, page));
+    }
+    return new Facts(
+        words,
+        logo,
+        byName,
+        details.social().stream()
+            .map(each -> new Entry(each.name(), each.address(), false, List.of()))
+            .toList(),
+        Map.of());
+  }
+
+  /** What leads nowhere is left out, and so is what is below it. */
+  private static List<Entry> entries(List<Menu.Item> items, Links links, String page) {
+    List<Entry> entries = new ArrayList<>();
+    for (Menu.Item item : items) {
+      Optional<SitePage> to = links.page(item.link());
+      boolean leads = links.address(item.link()).isPresent();
+      if (leads) {
+        String words =
+            item.words().isBlank() ? to.map(SitePage::title).orElse(item.link()) : item.words();
+        entries.add(
+            new Entry(
+                words,
+                item.link(),
+                to.filter(there -> there.id().equals(page)).isPresent(),
+                entries(item.below(), links, page)));
+      }
+    }
+    return entries;
+  }
+
+  Optional<String> of(String what) {
+    return Bound.ofWord(what).map(words::get).filter(value -> !value.isBlank());
+  }
+
+  List<Entry> menu(String name) {
+    return menus.getOrDefault(name, List.of());
+  }
+}

@@ -1,0 +1,46 @@
+package goodbones.site;
+
+import goodbones.document.Bound;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What is known of a client, written once for all pages.
+ *
+ * @param phone as it is to be read
+ * @param address lines are divided by {@code \n}
+ * @param hours when somebody is there; lines are divided by {@code \n}
+ * @param social the client's addresses at other services
+ */
+public record Details(
+    String phone, String mail, String address, String hours, List<Social> social) {
+  /** Nothing is known yet. */
+  public static final Details NONE = new Details("", "", "", "", List.of());
+
+  /**
+   * @param name what the service is called
+   * @param address begins with {@code https://}
+   */
+  public record Social(String name, String address) {}
+
+  public Details {
+    social = social == null ? List.of() : List.copyOf(social);
+  }
+
+  /** What bound words are worth; what is not set is left out. */
+  public Map<Bound, String> words() {
+    Map<Bound, String> words = new EnumMap<>(Bound.class);
+    put(words, Bound.PHONE, phone);
+    put(words, Bound.MAIL, mail);
+    put(words, Bound.ADDRESS, address);
+    put(words, Bound.HOURS, hours);
+    return words;
+  }
+
+  private static void put(Map<Bound, String> words, Bound what, String value) {
+    if (!value.isBlank()) {
+      words.put(what, value);
+    }
+  }
+}

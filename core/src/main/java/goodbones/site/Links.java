@@ -1,0 +1,117 @@
+package goodbones.site;
+
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Where stored links lead. Inside a site they are references, so that nothing breaks when a page or
+ * a section is renamed or moved:
+ *
+ * <ul>
+ *   <li>{@code page:ID} and {@code page:ID#NODE}, a page, or a section that stands straight on it
+ *   <li>{@code role:KIND}, the first page of a kind, for pieces that many clients use
+ *   <li>{@code detail:phone} and {@code detail:mail}, the client's
+ *   <li>{@code file:ID}, a picture or document of the client
+ *   <li>what begins with {@code /} is the address of a page, now or before
+ *   <li>anything else is an address outside
+ * </ul>
+ */
+public final class Links {
+  public static final String PAGE = "page:";
+  public static final String ROLE = "role:";
+  public static final String DETAIL = "detail:";
+  public static final String FILE = "file:";
+
+  private final PageTree tree;
+  private final Details details;
+  private final Map<String, Map<String, String>> sections;
+  private final Map<String, String> former;
+
+  /**
+   * @param tree the pages that links can lead to
+   * @param sections the addresses of sections, by page and node
+   * @param former addresses of before, each with the id of the page that it leads on to
+   */
+  public Links(
+      PageTree tree,
+      Details details,
+      Map<String, Map<String, String>> sections,
+      Map<String, String> former) {
+    this.former = former;
+    this.tree = tree;
+    this.details = details;
+    this.sections = sections;
+  }
+
+  /** The page of the site that a link leads to, if it leads to one that there is. */
+  public Optional<SitePage> page(String link) {
+    if (link.startsWith(PAGE)) {
+      return tree.find(beforeHash(link.substring(PAGE.length())));
+    }
+    if (link.startsWith(ROLE)) {
+      return ofKind(link.substring(ROLE.length()));
+    }
+    if (link.startsWith("/")) {
+      String address = beforeHash(link);
+      return tree.all().stream()
+          .filter(page -> page.address().equals(address))
+          .findFirst()
+          .or(() -> tree.find(former.getOrDefault(address, "")));
+    }
+    return Optional.empty();
+  }
+
+  private Optional<SitePage> ofKind(String word) {
+    Optional<SitePage> first =
+        tree.all().stream().filter(page -> page.kind().word().equals(word)).findFirst();
+    return first.isPresent() || !word.equals(PageKind.HOME.word())
+        ? first
+        : tree.all().stream().filter(page -> page.address().equals("/")).findFirst();
+  }
+
+  private static String beforeHash(String link) {
+    int hash = link.indexOf('#');
+    return hash < 0 ? link : link.substring(0, hash);
+  }
+
+  /**
+   * The address that a link stands for.
+   *
+   * @return empty if it leads nowhere: to a page that there is not, or to a detail that is not set
+   */
+  public Optional<String> address(String link) {
+    if (link.startsWith(PAGE)) {
+      return page(link).map(page -> page.address() + section(link, page.id()));
+    }
+    if (link.startsWith(ROLE)) {
+      return page(link).map(SitePage::address);
+    }
+    if (link.startsWith(DETAIL)) {
+      return detail(link.substring(DETAIL.length()));
+    }
+    if (link.startsWith("/")) {
+      int hash = link.indexOf('#');
+      String section = hash < 0 ? "" : link.substring(hash);
+      return page(link).map(page -> page.address() + section);
+    }
+    return link.isEmpty() ? Optional.empty() : Optional.of(link);
+  }
+
+  private String section(String link, String pageId) {
+    int hash = link.indexOf('#');
+    if (hash < 0) {
+      return "";
+    }
+    String address = sections.getOrDefault(pageId, Map.of()).get(link.substring(hash + 1));
+    return address == null ? "" : "#" + address;
+  }
+
+  private Optional<String> detail(String what) {
+    if (what.equals("phone") && !details.phone().isBlank()) {
+      return Optional.of("tel:" + details.phone().replaceAll("[^+0-9]", ""));
+    }
+    return what.equals("mail") && !details.mail().isBlank()
+        ? Optional.of("mailto:" + details.mail().strip())
+        : Optional.empty();
+  }
+}

@@ -1,0 +1,116 @@
+package goodbones.server.coverage;
+
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
+import goodbones.library.Shown;
+import goodbones.render.Framed;
+import goodbones.render.Rendered;
+import goodbones.render.Renderer;
+import goodbones.render.Surroundings;
+import goodbones.server.memory.Memory;
+import goodbones.server.sites.PageState;
+import goodbones.server.sites.Sites;
+import goodbones.style.SiteFinishes;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Draws what stands around the content of pages, with the page's own type settings around it. */
+@Component
+public class Framing {
+  /** In characters of HTML. */
+  private static final int MOST_DRAWN = 20_000_000;
+
+  private final Coverages coverages;
+  private final Sites sites;
+  private final Memory<Drawn, Rendered> drawn =
+      new Memory<>(
+          MOST_DRAWN, part -> part.blocks().stream().mapToInt(b -> b.html().length()).sum());
+
+  Framing(Coverages coverages, Sites sites) {
+    this.coverages = coverages;
+    this.sites = sites;
+  }
+
+  /** All that a shared part looks like on a page depends on; looks are known by themselves. */
+  private record Drawn(
+      String part,
+      long version,
+      long stamp,
+      Same finishes,
+      Same surroundings,
+      Map<StyleKey, StyleValue> page,
+      List<String> named) {}
+
+  /** One object, and no other that equals it. */
+  private static final class Same {
+    private final Object object;
+
+    private Same(Object object) {
+      this.object = object;
+    }
+
+    @Override
+    public boolean equals(@org.jspecify.annotations.Nullable Object other) {
+      return other instanceof Same same && same.object == object;
+    }
+
+    @Override
+    public int hashCode() {
+      return System.identityHashCode(object);
+    }
+  }
+
+  /**
+   * @param surroundings of the page, so that what is written leads on from there
+   */
+  @Transactional(readOnly = true)
+  public List<Framed.Part> around(
+      PageState page, SiteFinishes finishes, Surroundings surroundings) {
+    return around(page.siteId(), page.id(), page.root(), finishes, surroundings);
+  }
+
+  /**
+   * @param root the page's outermost node, whose settings hold in what stands around it too
+   */
+  @Transactional(readOnly = true)
+  public List<Framed.Part> around(
+      String siteId, String pageId, Node root, SiteFinishes finishes, Surroundings surroundings) {
+    List<Framed.Part> around = new ArrayList<>();
+    List<Coverages.Standing> standing = coverages.around(siteId, pageId);
+    if (standing.isEmpty()) {
+      return around;
+    }
+    long stamp = sites.stamp(siteId);
+    for (Coverages.Standing each : standing) {
+      PageState part = sites.page(each.part());
+      Drawn key =
+          new Drawn(
+              part.id(),
+              part.version(),
+              stamp,
+              new Same(finishes),
+              new Same(surroundings),
+              root.styles(),
+              root.namedStyles());
+      around.add(
+          new Framed.Part(
+              each.region(),
+              part.id(),
+              drawn.get(key, () -> drawn(part, root, finishes, surroundings))));
+    }
+    return around;
+  }
+
+  private Rendered drawn(
+      PageState part, Node page, SiteFinishes finishes, Surroundings surroundings) {
+    Shown shown = sites.shown(part);
+    Node around =
+        page.withId(NodeId.of("around-" + part.id())).withChildren(shown.root().children());
+    return Renderer.render(shown.withRoot(around), finishes, surroundings);
+  }
+}

@@ -1,0 +1,192 @@
+package goodbones.server.links;
+
+import goodbones.document.Field;
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.server.drawing.Wording;
+import goodbones.server.pictures.Pictures;
+import goodbones.server.sites.ClientDetails;
+import goodbones.server.sites.PageSettings;
+import goodbones.server.sites.Sites;
+import goodbones.site.Links;
+import goodbones.site.PageKind;
+import goodbones.site.PageTree;
+import goodbones.site.SitePage;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds what links of a site can lead to. */
+@Service
+class LinkTargets {
+  private static final int MOST = 24;
+  private static final int PAGES_WITH_SECTIONS = 4;
+  private static final String PICTURE = "picture";
+
+  private final Sites sites;
+  private final ClientDetails details;
+  private final PageSettings settings;
+  private final Pictures pictures;
+
+  LinkTargets(Sites sites, ClientDetails details, PageSettings settings, Pictures pictures) {
+    this.sites = sites;
+    this.details = details;
+    this.settings = settings;
+    this.pictures = pictures;
+  }
+
+  /**
+   * Something that a link can lead to.
+   *
+   * @param link what is stored
+   * @param kind page, section, role, detail, file, outside or nowhere
+   * @param where the address that it stands for now; empty if it leads nowhere
+   */
+  record Target(String link, String kind, String title, String where) {}
+
+  @Transactional(readOnly = true)
+  List<Target> of(String siteId, String typed, String pageId) {
+    String words = typed.strip().toLowerCase(Locale.ROOT);
+    PageTree tree = sites.tree(siteId);
+    Links links = links(siteId, tree);
+    List<Target> all = new ArrayList<>();
+    if (isOutside(typed.strip())) {
+      all.add(new Target(typed.strip(), "outside", typed.strip(), typed.strip()));
+    }
+    List<SitePage> pages =
+        tree.all().stream()
+            .filter(
+                page ->
+                    fits(page.title(), words)
+                        || words.startsWith("/") && page.address().startsWith(words))
+            .toList();
+    pages.forEach(
+        page -> all.add(new Target(Links.PAGE + page.id(), "page", page.title(), page.address())));
+    List<String> looked = new ArrayList<>();
+    if (tree.find(pageId).isPresent()) {
+      looked.add(pageId);
+    }
+    pages.stream()
+        .filter(page -> !words.isEmpty() && !page.id().equals(pageId))
+        .limit(PAGES_WITH_SECTIONS)
+        .forEach(page -> looked.add(page.id()));
+    for (String page : looked) {
+      sections(page).stream()
+          .filter(section -> page.equals(pageId) ? fits(section.title(), words) : true)
+          .forEach(all::add);
+    }
+    for (PageKind kind : PageKind.values()) {
+      String link = Links.ROLE + kind.word();
+      String title = "The first page of the kind " + kind.title().toLowerCase(Locale.ROOT);
+      if (kind != PageKind.PAGE && (fits(title, words) || fits(kind.title(), words))) {
+        all.add(new Target(link, "role", title, links.address(link).orElse("")));
+      }
+    }
+    detail(all, links, words, "phone", "The client’s phone number");
+    detail(all, links, words, "mail", "The client’s mail address");
+    if (!words.isEmpty()) {
+      pictures.all().stream()
+          .filter(picture -> fits(picture.fileName(), words))
+          .forEach(
+              picture ->
+                  all.add(
+                      new Target(Links.FILE + picture.id(), "file", picture.fileName(), PICTURE)));
+    }
+    return all.stream()
+        .sorted(
+            Comparator.comparing(
+                target ->
+                    !words.isEmpty() && target.title().toLowerCase(Locale.ROOT).startsWith(words)
+                        ? 0
+                        : 1))
+        .limit(MOST)
+        .toList();
+  }
+
+  private Links links(String siteId, PageTree tree) {
+    return new Links(
+        tree, details.of(siteId), settings.sections(siteId), settings.formerAddresses(siteId));
+  }
+
+  private static boolean fits(String title, String words) {
+    String text = title.toLowerCase(Locale.ROOT);
+    return Arrays.stream(words.split("\\s+")).allMatch(text::contains);
+  }
+
+  private static boolean isOutside(String typed) {
+    return typed.matches("(https?://|mailto:|tel:).+") && Field.isLink(typed);
+  }
+
+  private static void detail(
+      List<Target> all, Links links, String words, String what, String title) {
+    String link = Links.DETAIL + what;
+    if (fits(title, words)) {
+      all.add(new Target(link, "detail", title, links.address(link).orElse("")));
+    }
+  }
+
+  private List<Target> sections(String pageId) {
+    String title = sites.pageTitle(pageId);
+    return sites.shown(sites.page(pageId)).root().children().stream()
+        .filter(node -> node.kind() == Kind.SECTION)
+        .map(
+            node ->
+                new Target(
+                    Links.PAGE + pageId + "#" + owner(node),
+                    "section",
+                    Wording.title(node),
+                    "on “" + title + "”"))
+        .toList();
+  }
+
+  private static String owner(Node section) {
+    return section.id().value().split("/", 2)[0];
+  }
+
+  @Transactional(readOnly = true)
+  Target target(String siteId, String link) {
+    PageTree tree = sites.tree(siteId);
+    Links links = links(siteId, tree);
+    Optional<String> address = links.address(link);
+    Optional<SitePage> page = links.page(link);
+    if (page.isPresent()) {
+      int hash = link.indexOf('#');
+      Optional<Target> section =
+          hash < 0 || !link.startsWith(Links.PAGE)
+              ? Optional.empty()
+              : sections(page.get().id()).stream()
+                  .filter(one -> one.link().equals(link))
+                  .findFirst();
+      if (hash >= 0 && link.startsWith(Links.PAGE) && section.isEmpty()) {
+        return new Target(link, "nowhere", "A section that is not there any more", "");
+      }
+      return section.orElseGet(
+          () -> new Target(link, "page", page.get().title(), page.get().address()));
+    }
+    if (link.startsWith(Links.FILE)) {
+      String id = link.substring(Links.FILE.length());
+      return pictures.exists(id)
+          ? new Target(link, "file", pictures.get(id).fileName(), PICTURE)
+          : new Target(link, "nowhere", "A file that is not there any more", "");
+    }
+    if (link.startsWith(Links.PAGE) || link.startsWith(Links.ROLE)) {
+      return new Target(
+          link,
+          "nowhere",
+          link.startsWith(Links.PAGE)
+              ? "A page that is not there any more"
+              : "No page of that kind here",
+          "");
+    }
+    if (link.startsWith(Links.DETAIL)) {
+      String what = link.substring(Links.DETAIL.length());
+      return new Target(link, "detail", "The client’s " + what, address.orElse(""));
+    }
+    return new Target(link, link.isEmpty() ? "nowhere" : "outside", link, link);
+  }
+}

@@ -1,0 +1,13 @@
+package goodbones.server.sites;
+
+import goodbones.site.PageKind;
+
+/**
+ * What is said of a page besides what stands on it.
+ *
+ * @param address where it stands in its site, such as {@code /} or {@code /fares}
+ * @param description for search results
+ * @param ready whether it is for visitors; otherwise it is still worked on and is not published
+ */
+public record PageSaid(
+    String title, String address, String description, PageKind kind, boolean ready) {}

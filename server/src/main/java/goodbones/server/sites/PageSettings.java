@@ -1,0 +1,185 @@
+package goodbones.server.sites;
+
+import goodbones.server.problems.BadInput;
+import goodbones.site.PageTree;
+import goodbones.site.SitePage;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is said of pages besides what stands on them, and how they are filed under each other. */
+@Service
+public class PageSettings {
+  private static final int TITLE_LIMIT = 120;
+  private static final int ADDRESS_LIMIT = 200;
+  private static final int DESCRIPTION_LIMIT = 500;
+  private static final String ADDRESSES = "addresses";
+  private static final String SECTIONS = "sections";
+
+  private final PageRepository pages;
+  private final Sites sites;
+  private final SiteSheets sheets;
+
+  PageSettings(PageRepository pages, Sites sites, SiteSheets sheets) {
+    this.pages = pages;
+    this.sites = sites;
+    this.sheets = sheets;
+  }
+
+  /** Addresses that pages had before, each with the page that it leads to now. */
+  record Former(Map<String, String> pages) {}
+
+  /** The addresses of sections, by page and node. */
+  record Sections(Map<String, Map<String, String>> pages) {}
+
+  /**
+   * Says something else of a page. Where its address changes, the former one leads on to it.
+   *
+   * @throws BadInput if a part cannot be so, or another page has the address
+   */
+  @Transactional
+  public void describe(String pageId, PageSaid said) {
+    String siteId = sites.siteOf(pageId);
+    sites.hold(siteId);
+    PageEntity page = pages.findById(pageId).orElseThrow();
+    if (page.shared()) {
+      throw new BadInput("page", "This is a shared part, and no page with an address");
+    }
+    require(
+        !said.title().isBlank() && said.title().length() <= TITLE_LIMIT,
+        "title",
+        "Give the page a title of 1 to " + TITLE_LIMIT + " characters");
+    require(
+        said.description().length() <= DESCRIPTION_LIMIT,
+        "description",
+        "The description has more than " + DESCRIPTION_LIMIT + " characters; shorten it");
+    require(
+        said.address().length() <= ADDRESS_LIMIT
+            && said.address().matches("/|(/[\\p{L}\\p{Nd}]+([-_.~][\\p{L}\\p{Nd}]+)*)+"),
+        "address",
+        "“"
+            + said.address()
+            + "” is no address for a page: it begins with / and has letters, digits and hyphens");
+    String before = page.said().address();
+    if (!said.address().equals(before)) {
+      require(
+          !pages.hasAddress(siteId, said.address()),
+          "address",
+          "Another page is at " + said.address() + " already; give this one another address");
+      SiteSheets.Kept<Former> kept = former(siteId);
+      Map<String, String> former = new TreeMap<>(kept.said().pages());
+      former.put(before, pageId);
+      former.remove(said.address());
+      sheets.write(siteId, ADDRESSES, kept.version(), new Former(former), "The former addresses");
+    }
+    page.describe(said);
+    pages.saveAndFlush(page);
+    sites.refile(siteId);
+  }
+
+  private static void require(boolean holds, String field, String otherwise) {
+    if (!holds) {
+      throw new BadInput(field, otherwise);
+    }
+  }
+
+  private SiteSheets.Kept<Former> former(String siteId) {
+    return sheets.read(siteId, ADDRESSES, Former.class, new Former(Map.of()));
+  }
+
+  /** Addresses of before, each with the page that it leads on to. */
+  @Transactional(readOnly = true)
+  public Map<String, String> formerAddresses(String siteId) {
+    return former(siteId).said().pages();
+  }
+
+  /**
+   * Addresses that lead on, each to the address of its page now.
+   *
+   * @param tree the pages that they can lead to
+   */
+  @Transactional(readOnly = true)
+  public Map<String, String> leadOn(String siteId, PageTree tree) {
+    Set<String> taken = tree.all().stream().map(SitePage::address).collect(Collectors.toSet());
+    Map<String, String> leads = new TreeMap<>();
+    former(siteId)
+        .said()
+        .pages()
+        .forEach(
+            (address, page) ->
+                tree.find(page)
+                    .filter(to -> !taken.contains(address))
+                    .ifPresent(to -> leads.put(address, to.address())));
+    return leads;
+  }
+
+  /** The addresses of the sections of all pages, by page and node. */
+  @Transactional(readOnly = true)
+  public Map<String, Map<String, String>> sections(String siteId) {
+    return sheets.read(siteId, SECTIONS, Sections.class, new Sections(Map.of())).said().pages();
+  }
+
+  /** Keeps the addresses of sections, so that they stay when what they are called changes. */
+  @Transactional
+  public void keepSections(String siteId, Map<String, Map<String, String>> now) {
+    SiteSheets.Kept<Sections> kept =
+        sheets.read(siteId, SECTIONS, Sections.class, new Sections(Map.of()));
+    if (!kept.said().pages().equals(now)) {
+      sheets.write(siteId, SECTIONS, kept.version(), new Sections(now), "The sections");
+    }
+  }
+
+  /**
+   * Where a page stands in its site.
+   *
+   * @param parent the page that it is filed under; empty for the top
+   */
+  public record Filed(String id, String parent) {}
+
+  /**
+   * Files all pages of a site anew.
+   *
+   * @param filed every page once, in their order
+   * @throws BadInput if one is missing, stands twice, or would be filed under itself
+   */
+  @Transactional
+  public void file(String siteId, List<Filed> filed) {
+    sites.hold(siteId);
+    Map<String, PageEntity> known =
+        pages.ofSite(siteId).stream().collect(Collectors.toMap(PageEntity::id, page -> page));
+    Set<String> seen = new HashSet<>();
+    List<SitePage> tree = new ArrayList<>();
+    for (Filed one : filed) {
+      require(
+          known.containsKey(one.id()) && seen.add(one.id()),
+          "pages",
+          "The pages were changed by somebody else meanwhile: look at them again");
+      tree.add(new SitePage(one.id(), "", "", goodbones.site.PageKind.PAGE, one.parent(), true));
+    }
+    require(
+        seen.size() == known.size(),
+        "pages",
+        "The pages were changed by somebody else meanwhile: look at them again");
+    PageTree read = new PageTree(tree);
+    for (Filed one : filed) {
+      require(
+          one.parent().isEmpty() || read.upwards(one.id()).size() > 1,
+          "pages",
+          "A page cannot be filed under itself or under what is below it");
+    }
+    int position = 0;
+    for (Filed one : filed) {
+      PageEntity page = java.util.Objects.requireNonNull(known.get(one.id()));
+      page.file(one.parent(), position++);
+      pages.save(page);
+    }
+    pages.flush();
+    sites.refile(siteId);
+  }
+}

@@ -1,0 +1,64 @@
+package goodbones.server.sites;
+
+import goodbones.server.problems.BadInput;
+import goodbones.site.PageKind;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class PageSettingsController {
+  private final PageSettings settings;
+
+  PageSettingsController(PageSettings settings) {
+    this.settings = settings;
+  }
+
+  /**
+   * @param kind by its word
+   */
+  record SaidRequest(
+      @NotNull String title,
+      @NotNull String address,
+      @NotNull String description,
+      @NotNull String kind,
+      boolean ready) {}
+
+  record FiledRequest(@NotNull List<PageSettings.Filed> pages) {}
+
+  record KindOfPage(String word, String title) {}
+
+  /** The kinds of pages that there are. */
+  @GetMapping("/page-kinds")
+  List<KindOfPage> kinds() {
+    return Arrays.stream(PageKind.values())
+        .map(kind -> new KindOfPage(kind.word(), kind.title()))
+        .toList();
+  }
+
+  @PutMapping("/pages/{id}/said")
+  void describe(@PathVariable String id, @Valid @RequestBody SaidRequest said) {
+    settings.describe(
+        id,
+        new PageSaid(
+            said.title().strip(),
+            said.address().strip(),
+            said.description().strip(),
+            BadInput.known("kind", said.kind(), PageKind::ofWord),
+            said.ready()));
+  }
+
+  /** Files the pages of a site under each other, in an order. */
+  @PutMapping("/sites/{id}/filed")
+  void file(@PathVariable String id, @Valid @RequestBody FiledRequest request) {
+    settings.file(id, request.pages());
+  }
+}

@@ -1,0 +1,41 @@
+package goodbones.server.survey;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class SurveyController {
+  private final Surveys surveys;
+
+  SurveyController(Surveys surveys) {
+    this.surveys = surveys;
+  }
+
+  /**
+   * Something that was found.
+   *
+   * @param document the id of the page or shared part in which it is mended
+   * @param shared whether that is a shared part
+   * @param node where it stands there; empty if it concerns the document as a whole
+   */
+  record FindingView(
+      String document,
+      String documentTitle,
+      boolean shared,
+      String node,
+      String nodeTitle,
+      String message) {}
+
+  /**
+   * @param source where it is written what the rule asks for
+   */
+  record SurveyedRule(String word, String title, String source, List<FindingView> findings) {}
+
+  /** Every rule with what it finds on a site. */
+  @GetMapping("/api/sites/{id}/survey")
+  List<SurveyedRule> survey(@PathVariable String id) {
+    return surveys.of(id);
+  }
+}

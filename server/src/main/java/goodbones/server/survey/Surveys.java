@@ -1,0 +1,210 @@
+package goodbones.server.survey;
+
+import goodbones.document.Bound;
+import goodbones.document.Node;
+import goodbones.server.coverage.Coverages;
+import goodbones.server.drawing.Wording;
+import goodbones.server.memory.Memory;
+import goodbones.server.sites.ClientDetails;
+import goodbones.server.sites.PageInfo;
+import goodbones.server.sites.PageSettings;
+import goodbones.server.sites.PageState;
+import goodbones.server.sites.SiteInfo;
+import goodbones.server.sites.Sites;
+import goodbones.server.survey.SurveyController.FindingView;
+import goodbones.server.survey.SurveyController.SurveyedRule;
+import goodbones.site.Details;
+import goodbones.site.Links;
+import goodbones.site.Menu;
+import goodbones.site.PageTree;
+import goodbones.site.Region;
+import goodbones.site.SitePage;
+import goodbones.survey.Finding;
+import goodbones.survey.SiteSurvey;
+import goodbones.survey.SurveyRule;
+import goodbones.survey.SurveyedDocument;
+import goodbones.survey.SurveyedPage;
+import goodbones.survey.SurveyedSite;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Surveys sites; what did not change since the last time is not looked at again. */
+@Service
+class Surveys {
+  private static final int MOST_FINDINGS = 200_000;
+
+  private final Sites sites;
+  private final ClientDetails details;
+  private final PageSettings settings;
+  private final Coverages coverages;
+  private final Memory<Looked, Map<String, List<Finding>>> known =
+      new Memory<>(MOST_FINDINGS, found -> 1 + found.values().stream().mapToInt(List::size).sum());
+
+  Surveys(Sites sites, ClientDetails details, PageSettings settings, Coverages coverages) {
+    this.sites = sites;
+    this.details = details;
+    this.settings = settings;
+    this.coverages = coverages;
+  }
+
+  /** All that the findings in one document, or on one page, depend on. */
+  private record Looked(String what, List<Long> versions, long stamp, Known site) {}
+
+  /** What the rules ask of a site, to be compared. */
+  private record Known(
+      SiteInfo site,
+      Details details,
+      List<Menu> menus,
+      List<SitePage> pages,
+      Map<String, Map<String, String>> sections,
+      Map<String, String> former) {
+    SurveyedSite surveyed() {
+      Links links = new Links(new PageTree(pages), details, sections, former);
+      Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
+      bound.addAll(details.words().keySet());
+      Set<String> filled =
+          menus.stream()
+              .filter(menu -> !menu.items().isEmpty())
+              .map(Menu::name)
+              .collect(Collectors.toSet());
+      return new SurveyedSite(
+          links, bound, filled, !site.logo().isEmpty(), !details.social().isEmpty());
+    }
+  }
+
+  @Transactional(readOnly = true)
+  List<SurveyedRule> of(String siteId) {
+    PageTree tree = sites.tree(siteId);
+    Known site =
+        new Known(
+            sites.get(siteId),
+            details.of(siteId),
+            details.menus(siteId),
+            tree.all(),
+            settings.sections(siteId),
+            settings.formerAddresses(siteId));
+    return new Survey(siteId, tree, site).told();
+  }
+
+  /** One survey of one site. */
+  private final class Survey {
+    private final String siteId;
+    private final PageTree tree;
+    private final Known known;
+    private final SurveyedSite site;
+    private final long stamp;
+    private final Function<String, List<Coverages.Standing>> around;
+    private final Map<String, PageState> states = new LinkedHashMap<>();
+    private final Map<String, SurveyedDocument> documents = new HashMap<>();
+    private final Map<String, Set<Finding>> found = new HashMap<>();
+
+    private Survey(String siteId, PageTree tree, Known known) {
+      this.siteId = siteId;
+      this.tree = tree;
+      this.known = known;
+      this.site = known.surveyed();
+      this.stamp = sites.stamp(siteId);
+      this.around = coverages.around(siteId, tree);
+      sites.documents(siteId).forEach(state -> states.put(state.id(), state));
+    }
+
+    private List<SurveyedRule> told() {
+      Map<String, PageInfo> infos =
+          sites.pageInfos(siteId).stream().collect(Collectors.toMap(PageInfo::id, each -> each));
+      for (SitePage page : tree.all()) {
+        List<String> read = read(page.id());
+        for (String document : read) {
+          look(document, List.of(document), rule -> rule.in(document(document), site));
+        }
+        SurveyedPage whole =
+            new SurveyedPage(
+                page,
+                Objects.requireNonNull(infos.get(page.id())).description(),
+                read.stream().map(this::document).toList());
+        look("page " + whole.description() + page.id(), read, rule -> rule.on(whole, site));
+      }
+      return SiteSurvey.RULES.stream()
+          .map(
+              rule ->
+                  new SurveyedRule(
+                      rule.word(),
+                      rule.title(),
+                      rule.source(),
+                      found.getOrDefault(rule.word(), Set.of()).stream().map(this::view).toList()))
+          .toList();
+    }
+
+    /** The documents of a page in the order in which they are read. */
+    private List<String> read(String pageId) {
+      List<String> read = new ArrayList<>();
+      boolean own = false;
+      for (Coverages.Standing each : around.apply(pageId)) {
+        if (!own && each.region().compareTo(Region.SIDE) > 0) {
+          read.add(pageId);
+          own = true;
+        }
+        read.add(each.part());
+      }
+      if (!own) {
+        read.add(pageId);
+      }
+      return read.stream().filter(states::containsKey).toList();
+    }
+
+    private SurveyedDocument document(String id) {
+      return documents.computeIfAbsent(
+          id,
+          each -> {
+            PageState state = state(each);
+            return new SurveyedDocument(each, state.shared(), sites.shown(state).root());
+          });
+    }
+
+    private PageState state(String id) {
+      return Objects.requireNonNull(states.get(id));
+    }
+
+    private void look(String what, List<String> read, Function<SurveyRule, List<Finding>> by) {
+      Looked key =
+          new Looked(what, read.stream().map(id -> state(id).version()).toList(), stamp, known);
+      Surveys.this
+          .known
+          .get(key, () -> SiteSurvey.RULES.stream().collect(Collectors.toMap(SurveyRule::word, by)))
+          .forEach(
+              (rule, findings) ->
+                  found.computeIfAbsent(rule, word -> new LinkedHashSet<>()).addAll(findings));
+    }
+
+    private FindingView view(Finding finding) {
+      PageState state = state(finding.document());
+      String title =
+          finding
+              .node()
+              .flatMap(node -> document(finding.document()).shown().find(node))
+              .map(Surveys::titled)
+              .orElse("");
+      return new FindingView(
+          state.id(),
+          state.title(),
+          state.shared(),
+          finding.node().map(node -> node.value()).orElse(""),
+          title,
+          finding.message());
+    }
+  }
+
+  private static String titled(Node node) {
+    return Wording.title(node);
+  }
+}

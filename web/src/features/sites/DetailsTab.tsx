@@ -1,0 +1,220 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, Problem, uploadPicture, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { inputClass } from '../../ui/inputClass';
+import { Failed, Loading } from '../../ui/States';
+
+type Details = Schemas['DetailsView'];
+
+/** What is known of a client, written once and right on every page. */
+export function DetailsTab({ siteId }: { siteId: string }) {
+  const details = useQuery({
+    queryKey: ['details', siteId],
+    queryFn: () => answer(api.GET('/api/sites/{id}/details', { params: { path: { id: siteId } } })),
+  });
+  const [kept, setKept] = useState<number>();
+  if (details.error) return <Failed error={details.error} retry={() => void details.refetch()} />;
+  if (!details.data) return <Loading what="the details" />;
+  const { version } = details.data;
+  return (
+    <Form
+      key={version}
+      siteId={siteId}
+      details={details.data}
+      kept={kept === version}
+      onKept={setKept}
+    />
+  );
+}
+
+const lines = [
+  { key: 'phone', title: 'Phone', rows: 1, hint: 'As visitors are to read it' },
+  { key: 'mail', title: 'Mail', rows: 1, hint: '' },
+  { key: 'address', title: 'Address', rows: 4, hint: '' },
+  { key: 'hours', title: 'Opening hours', rows: 4, hint: 'One line for each' },
+] as const;
+
+type FormProps = {
+  siteId: string;
+  details: Details;
+  /** Whether they are as they were kept just now. */
+  kept: boolean;
+  onKept: (version: number) => void;
+};
+
+function Form({ siteId, details, kept, onKept }: FormProps) {
+  const queries = useQueryClient();
+  const [said, setSaid] = useState(details);
+  const [problem, setProblem] = useState('');
+  const set = (part: Partial<Details>) => {
+    setSaid({ ...said, ...part });
+  };
+  const changed = JSON.stringify(said) !== JSON.stringify(details);
+  const save = async () => {
+    setProblem('');
+    try {
+      const now = await answer(
+        api.PUT('/api/sites/{id}/details', { params: { path: { id: siteId } }, body: said }),
+      );
+      queries.setQueryData(['details', siteId], now);
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+      await queries.invalidateQueries({ queryKey: ['frame'] });
+      onKept(now.version);
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'It was not kept; try again.');
+    }
+  };
+  const logo = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem('');
+    try {
+      const added = await uploadPicture(file);
+      set({ logo: added.picture.id });
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'The logo was not taken in.');
+    }
+  };
+  return (
+    <form
+      className="overflow-y-auto pt-4 pb-10 grid grid-cols-2 gap-x-10 gap-y-4 max-w-4xl content-start"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <p className="col-span-2 text-soft">
+        Written once here, and right wherever a page, a header or a footer follows it.
+      </p>
+      <label>
+        <span className="font-medium">Name</span>
+        <input
+          className={`${inputClass} mt-0.5`}
+          value={said.name}
+          maxLength={80}
+          onChange={(e) => {
+            set({ name: e.target.value });
+          }}
+        />
+      </label>
+      <label>
+        <span className="font-medium">Language</span>
+        <input
+          className={`${inputClass} mt-0.5`}
+          value={said.language}
+          maxLength={20}
+          onChange={(e) => {
+            set({ language: e.target.value });
+          }}
+        />
+        <span className="block text-[12.5px] text-soft">A tag such as en-GB or de</span>
+      </label>
+      <div className="col-span-2 flex items-center gap-4">
+        <span className="h-14 w-40 grid place-items-center bg-board outline outline-line overflow-hidden">
+          {said.logo ? (
+            <img src={`/api/pictures/${said.logo}/file`} alt="" className="max-h-12 max-w-36" />
+          ) : (
+            <span className="text-soft text-[13px]">No logo yet</span>
+          )}
+        </span>
+        <label className="text-verdigris font-medium cursor-pointer hover:underline focus-within:outline">
+          {said.logo ? 'Another logo' : 'Choose a logo'}
+          <input
+            type="file"
+            accept="image/*"
+            className="sr-only"
+            onChange={(e) => void logo(e.target.files?.[0])}
+          />
+        </label>
+        {said.logo && (
+          <Button
+            look="quiet"
+            onClick={() => {
+              set({ logo: '' });
+            }}
+          >
+            Take it away
+          </Button>
+        )}
+      </div>
+      {lines.map(({ key, title, rows, hint }) => (
+        <label key={key}>
+          <span className="font-medium">{title}</span>
+          <textarea
+            rows={rows}
+            className={`${inputClass} mt-0.5 resize-none`}
+            value={said[key]}
+            maxLength={400}
+            onChange={(e) => {
+              set({ [key]: rows === 1 ? e.target.value.replace(/\n/g, ' ') : e.target.value });
+            }}
+          />
+          {hint && <span className="block text-[12.5px] text-soft">{hint}</span>}
+        </label>
+      ))}
+      <fieldset className="col-span-2">
+        <legend className="font-medium">Social links</legend>
+        {said.social.map((one, i) => (
+          <div key={i} className="grid grid-cols-[200px_minmax(0,1fr)_auto] gap-3 mt-1.5">
+            <input
+              aria-label={`Name of service ${i + 1}`}
+              placeholder="Name of the service"
+              className={inputClass}
+              value={one.name}
+              onChange={(e) => {
+                set({
+                  social: said.social.map((s, j) => (j === i ? { ...s, name: e.target.value } : s)),
+                });
+              }}
+            />
+            <input
+              aria-label={`Address at service ${i + 1}`}
+              placeholder="https://"
+              className={inputClass}
+              value={one.address}
+              onChange={(e) => {
+                set({
+                  social: said.social.map((s, j) =>
+                    j === i ? { ...s, address: e.target.value } : s,
+                  ),
+                });
+              }}
+            />
+            <Button
+              look="quiet"
+              onClick={() => {
+                set({ social: said.social.filter((_, j) => j !== i) });
+              }}
+            >
+              Take away
+            </Button>
+          </div>
+        ))}
+        <Button
+          look="quiet"
+          className="mt-2"
+          onClick={() => {
+            set({ social: [...said.social, { name: '', address: '' }] });
+          }}
+        >
+          Add a service
+        </Button>
+      </fieldset>
+      {problem && (
+        <p role="alert" className="col-span-2 text-brick">
+          {problem}
+        </p>
+      )}
+      <div className="col-span-2 flex items-center gap-3">
+        <Button look="main" type="submit" disabled={!changed}>
+          Keep these details
+        </Button>
+        {kept && !changed && (
+          <span role="status" className="text-soft">
+            Kept.
+          </span>
+        )}
+      </div>
+    </form>
+  );
+}

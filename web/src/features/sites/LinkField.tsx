@@ -1,0 +1,186 @@
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, Problem, type Schemas } from '../../api/client';
+import { inputClass } from '../../ui/inputClass';
+
+type Target = Schemas['Target'];
+
+type Props = {
+  label: string;
+  site: string;
+  /** The page on which the link stands; empty for none. */
+  page: string;
+  value: string;
+  onChange: (link: string) => void;
+  /** Whether a page that is not there yet can be made on the spot. */
+  onMake?: boolean;
+  autoFocus?: boolean;
+  onEscape?: () => void;
+};
+
+const outside = /^(https?:\/\/|mailto:|tel:)\S+$/;
+
+/** An address outside can be chosen as it is typed. */
+function withOutside(targets: readonly Target[], typed: string): readonly Target[] {
+  const rest = targets.filter(({ kind }) => kind !== 'outside');
+  return outside.test(typed)
+    ? [{ link: typed, kind: 'outside', title: typed, where: typed }, ...rest]
+    : rest;
+}
+
+function fits({ title, where }: Target, typed: string): boolean {
+  const words = typed.toLowerCase().split(/\s+/);
+  const text = `${title} ${where}`.toLowerCase();
+  return words.every((word) => text.includes(word));
+}
+
+const kinds: Record<string, string> = {
+  page: 'page',
+  section: 'section',
+  role: 'whichever page it is',
+  detail: 'from the client details',
+  file: 'file',
+  outside: 'outside',
+};
+
+/** Where a link leads: pages, sections, files and outside addresses, found by typing. */
+export function LinkField(props: Props) {
+  const { label, site, page, value, onChange, onMake = false, autoFocus = false, onEscape } = props;
+  const queries = useQueryClient();
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState('');
+  const now = useQuery({
+    queryKey: ['link-target', site, value],
+    queryFn: () =>
+      answer(
+        api.GET('/api/sites/{id}/target', {
+          params: { path: { id: site }, query: { link: value } },
+        }),
+      ),
+    enabled: value !== '' && site !== '',
+  });
+  const found = useQuery({
+    queryKey: ['link-targets', site, page, typed],
+    queryFn: () =>
+      answer(
+        api.GET('/api/sites/{id}/targets', {
+          params: { path: { id: site }, query: { words: typed, page } },
+        }),
+      ),
+    enabled: site !== '',
+    placeholderData: keepPreviousData,
+    gcTime: 0,
+  });
+  const make = async (title: string) => {
+    setProblem('');
+    try {
+      const made = await answer(
+        api.POST('/api/sites/{id}/pages', { params: { path: { id: site } }, body: { title } }),
+      );
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+      onChange(`page:${made.id}`);
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'The page was not made; try again.');
+    }
+  };
+  const wanted = typed.trim();
+  // What is on its way was asked for fewer letters: only what still fits can be chosen.
+  const known = withOutside(found.data ?? [], wanted).filter((target) => fits(target, wanted));
+  const makes =
+    onMake &&
+    wanted !== '' &&
+    !/^(https?:|mailto:|tel:)/.test(wanted) &&
+    !known.some(
+      ({ title, kind }) => kind === 'page' && title.toLowerCase() === wanted.toLowerCase(),
+    );
+  const nowhere = value !== '' && (now.data?.kind === 'nowhere' || now.data?.where === '');
+  return (
+    <div className="relative">
+      <Combobox<string>
+        value={value}
+        onChange={(link) => {
+          if (link === null) return;
+          if (link === 'make') void make(wanted);
+          else onChange(link);
+        }}
+        onClose={() => {
+          setTyped('');
+        }}
+        immediate
+      >
+        <ComboboxInput
+          aria-label={label}
+          autoFocus={autoFocus}
+          className={inputClass}
+          placeholder="Type a page, a section or an address"
+          displayValue={() => now.data?.title ?? value}
+          onChange={(e) => {
+            setTyped(e.target.value);
+          }}
+          onKeyDown={(e) => {
+            if (e.key !== 'Escape' || !onEscape) return;
+            e.preventDefault();
+            e.stopPropagation();
+            onEscape();
+          }}
+        />
+        <ComboboxOptions
+          modal={false}
+          anchor={{ to: 'bottom start', gap: 2 }}
+          className="z-50 w-80 max-h-80 overflow-y-auto bg-paper border border-ink shadow-lg text-[13px] empty:invisible"
+        >
+          {known.map((target) => (
+            <ComboboxOption
+              key={target.link}
+              value={target.link}
+              className="px-2.5 py-1.5 cursor-pointer data-focus:bg-verdigris-tint"
+            >
+              <TargetLine target={target} />
+            </ComboboxOption>
+          ))}
+          {known.length === 0 && !makes && !found.isFetching && (
+            <p className="px-2.5 py-1.5 text-soft">Nothing is called that here.</p>
+          )}
+          {makes && (
+            <ComboboxOption
+              value="make"
+              className="px-2.5 py-1.5 cursor-pointer border-t border-line text-verdigris font-medium data-focus:bg-verdigris-tint"
+            >
+              Make a page “{wanted}”
+            </ComboboxOption>
+          )}
+          {value !== '' && (
+            <ComboboxOption
+              value=""
+              className="px-2.5 py-1.5 cursor-pointer border-t border-line text-soft data-focus:bg-verdigris-tint"
+            >
+              Lead nowhere
+            </ComboboxOption>
+          )}
+        </ComboboxOptions>
+      </Combobox>
+      {value !== '' && now.data && (
+        <span className={`block text-[12px] truncate ${nowhere ? 'text-brick' : 'text-soft'}`}>
+          {nowhere ? 'It leads nowhere now' : `${kinds[now.data.kind] ?? ''} · ${now.data.where}`}
+        </span>
+      )}
+      {problem && (
+        <span role="alert" className="block text-[12.5px] text-brick">
+          {problem}
+        </span>
+      )}
+    </div>
+  );
+}
+
+function TargetLine({ target }: { target: Target }) {
+  return (
+    <span className="flex items-baseline gap-2">
+      <span className="truncate">{target.title}</span>
+      <span className="ml-auto text-soft text-[12px] whitespace-nowrap">
+        {target.where || 'not set'}
+      </span>
+    </span>
+  );
+}

@@ -1,0 +1,278 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState, type KeyboardEvent } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import sizes from '../../api/devices.json';
+import { answer, api, done, fetchText, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { count } from '../../ui/count';
+import { Empty } from '../../ui/States';
+import { useSeen } from '../../ui/useSeen';
+import { Whole } from '../../workbench/canvas/Whole';
+import { lifted, nested, stepped, type Filed } from './order';
+import { PageSettings } from './PageSettings';
+import type { SitePage } from './useSites';
+
+type Props = { site: Schemas['SiteView']; onStart: () => void };
+
+/** The pages of a site as a tree, beside the chosen one. */
+export function PagesTab({ site, onStart }: Props) {
+  const [search, setSearch] = useSearchParams();
+  const standIns = useQuery({
+    queryKey: ['stand-ins', site.id],
+    queryFn: () =>
+      answer(api.GET('/api/sites/{id}/stand-ins', { params: { path: { id: site.id } } })),
+  });
+  const pages = site.pages;
+  const chosen = pages.find((page) => page.id === search.get('page')) ?? pages[0];
+  const choose = (id: string) => {
+    setSearch({ page: id }, { replace: true });
+  };
+  const left = Object.values(standIns.data ?? {}).reduce((sum, n) => sum + n, 0);
+  return (
+    <div className="grid grid-cols-[340px_minmax(0,1fr)_300px] gap-8 min-h-0 pt-4">
+      <section aria-label="Pages" className="min-h-0 grid grid-rows-[auto_minmax(0,1fr)]">
+        <div className="flex items-baseline justify-between pb-2">
+          <h2 className="text-lg">Pages</h2>
+          {left > 0 && (
+            <span className="text-ochre ml-3 mr-auto text-[13px]">
+              {count(left, 'stand-in')} left in all
+            </span>
+          )}
+          <Button look="quiet" onClick={onStart}>
+            New page
+          </Button>
+        </div>
+        {pages.length === 0 ? (
+          <Empty>No page yet. Start one from a composition, or from nothing.</Empty>
+        ) : (
+          <Tree
+            site={site}
+            chosen={chosen?.id ?? ''}
+            standIns={standIns.data ?? {}}
+            onChoose={choose}
+          />
+        )}
+      </section>
+      {chosen && (
+        <>
+          <section aria-label={`“${chosen.title}”, drawn`} className="min-h-0 overflow-y-auto pb-8">
+            <Front key={chosen.id} site={site.id} page={chosen} />
+          </section>
+          <section aria-label="About this page" className="min-h-0 overflow-y-auto pb-8">
+            <PageSettings key={chosen.id} siteId={site.id} page={chosen} />
+          </section>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** A page as visitors see it; it leads to the workbench. */
+function Front({ site, page }: { site: string; page: SitePage }) {
+  const [place, , width] = useSeen<HTMLDivElement>();
+  const address = `/api/pages/${page.id}/frame`;
+  const html = useQuery({ queryKey: ['frame', address], queryFn: () => fetchText(address) });
+  return (
+    <div ref={place}>
+      <Link
+        to={`/sites/${site}/pages/${page.id}`}
+        className="block outline outline-line hover:outline-2 hover:outline-verdigris"
+        aria-label={`Work on ${page.title}`}
+      >
+        {html.data && width > 0 && (
+          <Whole
+            html={html.data}
+            title={page.title}
+            viewport={sizes.desktop}
+            width={width}
+            height={Number.POSITIVE_INFINITY}
+          />
+        )}
+      </Link>
+    </div>
+  );
+}
+
+type TreeProps = {
+  site: Schemas['SiteView'];
+  chosen: string;
+  standIns: Readonly<Record<string, number>>;
+  onChoose: (id: string) => void;
+};
+
+function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const list = useRef<HTMLUListElement>(null);
+  const [said, setSaid] = useState('');
+  const filing = useMutation({
+    mutationFn: (pages: readonly Filed[]) =>
+      done(
+        api.PUT('/api/sites/{id}/filed', {
+          params: { path: { id: site.id } },
+          body: { pages: [...pages] },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['sites', site.id] }),
+  });
+  const { pages } = site;
+  const at = pages.findIndex((page) => page.id === chosen);
+  const move = (next: readonly Filed[] | undefined, none: string) => {
+    setSaid(next ? '' : none);
+    if (next) filing.mutate(next);
+  };
+  const go = (index: number) => {
+    const page = pages[Math.max(0, Math.min(pages.length - 1, index))];
+    if (!page) return;
+    onChoose(page.id);
+    list.current?.querySelector<HTMLElement>(`[data-page="${CSS.escape(page.id)}"]`)?.focus();
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const { key, altKey } = event;
+    if (altKey && key === 'ArrowUp') move(stepped(pages, chosen, -1), 'It is the first here.');
+    else if (altKey && key === 'ArrowDown') move(stepped(pages, chosen, 1), 'It is the last here.');
+    else if (altKey && key === 'ArrowRight')
+      move(nested(pages, chosen), 'There is no page before it to file it under.');
+    else if (altKey && key === 'ArrowLeft') move(lifted(pages, chosen), 'It is at the top.');
+    else if (altKey) return;
+    else if (key === 'ArrowDown') go(at + 1);
+    else if (key === 'ArrowUp') go(at - 1);
+    else if (key === 'Home') go(0);
+    else if (key === 'End') go(pages.length - 1);
+    else if (key === 'Enter') void navigate(`/sites/${site.id}/pages/${chosen}`);
+    else return;
+    event.preventDefault();
+  };
+  const page = pages[at];
+  return (
+    <div className="grid grid-rows-[minmax(0,1fr)_auto] min-h-0">
+      <ul
+        ref={list}
+        role="tree"
+        aria-label="Pages"
+        className="overflow-y-auto border-t border-line pr-1"
+        onKeyDown={onKeyDown}
+      >
+        {pages.map((each) => (
+          <Row
+            key={each.id}
+            page={each}
+            current={each.id === chosen}
+            standIns={standIns[each.id] ?? 0}
+            onChoose={() => {
+              onChoose(each.id);
+            }}
+            onOpen={() => void navigate(`/sites/${site.id}/pages/${each.id}`)}
+          />
+        ))}
+      </ul>
+      <div className="flex flex-wrap items-center gap-x-3 border-t border-line py-2 text-[13px]">
+        <span className="text-soft">Move it</span>
+        <Button
+          look="quiet"
+          title="Alt ↑"
+          onClick={() => {
+            move(stepped(pages, chosen, -1), 'It is the first here.');
+          }}
+        >
+          up
+        </Button>
+        <Button
+          look="quiet"
+          title="Alt ↓"
+          onClick={() => {
+            move(stepped(pages, chosen, 1), 'It is the last here.');
+          }}
+        >
+          down
+        </Button>
+        <Button
+          look="quiet"
+          title="Alt →"
+          onClick={() => {
+            move(nested(pages, chosen), 'There is no page before it to file it under.');
+          }}
+        >
+          under the one before
+        </Button>
+        <Button
+          look="quiet"
+          title="Alt ←"
+          disabled={(page?.depth ?? 0) === 0}
+          onClick={() => {
+            move(lifted(pages, chosen), 'It is at the top.');
+          }}
+        >
+          a level up
+        </Button>
+        {(said || filing.error) && (
+          <span role="status" className={filing.error ? 'text-brick' : 'text-soft'}>
+            {filing.error ? filing.error.message : said}
+          </span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+type RowProps = {
+  page: SitePage;
+  current: boolean;
+  standIns: number;
+  onChoose: () => void;
+  onOpen: () => void;
+};
+
+/** The width of the miniature in a row, and its height, in px. */
+const MINIATURE = { width: 54, height: 66 };
+
+function Row({ page, current, standIns, onChoose, onOpen }: RowProps) {
+  const [place, seen] = useSeen<HTMLLIElement>();
+  const address = `/api/pages/${page.id}/frame`;
+  const html = useQuery({
+    queryKey: ['frame', address],
+    queryFn: () => fetchText(address),
+    enabled: seen,
+  });
+  return (
+    <li
+      ref={place}
+      role="treeitem"
+      aria-level={page.depth + 1}
+      aria-selected={current}
+      data-page={page.id}
+      tabIndex={current ? 0 : -1}
+      className={`flex items-center gap-3 py-1.5 px-2 border-b border-hair cursor-pointer ${current ? 'bg-verdigris-tint' : 'hover:bg-sheet'}`}
+      style={{ paddingLeft: 8 + page.depth * 22 }}
+      onClick={onChoose}
+      onDoubleClick={onOpen}
+    >
+      <span
+        aria-hidden
+        className="shrink-0 overflow-hidden bg-board outline outline-line"
+        style={MINIATURE}
+      >
+        {html.data && (
+          <Whole
+            html={html.data}
+            title={page.title}
+            viewport={sizes.desktop}
+            width={MINIATURE.width}
+            height={Number.POSITIVE_INFINITY}
+          />
+        )}
+      </span>
+      <span className="min-w-0 flex-1">
+        <span className="block font-medium truncate">{page.title}</span>
+        <span className="block text-soft text-[13px] truncate">{page.address}</span>
+        <span className="block text-[12.5px] text-soft truncate">
+          {count(page.sections, 'section')}, {page.pieces} from the library
+          {!page.ready && <span className="text-ochre"> · in work</span>}
+          {standIns > 0 && (
+            <span className="text-ochre"> · {count(standIns, 'stand-in')} left</span>
+          )}
+        </span>
+      </span>
+    </li>
+  );
+}
