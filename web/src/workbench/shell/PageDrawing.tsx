@@ -9,7 +9,7 @@ import { boxOf } from '../canvas/geometry';
 import { LandingMark } from '../canvas/LandingMark';
 import type { Canvas, Drawing } from '../engine/drawing';
 import { LiveFrame } from '../canvas/LiveFrame';
-import type { AroundView, NodeView, PlacementView } from '../engine/source';
+import type { NodeView, PlacementView } from '../engine/source';
 import type { Tree } from '../engine/tree';
 
 const DRAWN_WIDTH = 142;
@@ -45,7 +45,17 @@ export function PageDrawing(props: Props) {
   useEffect(() => {
     if (canvas && surface.current) onCanvas(canvas, surface.current);
   }, [canvas, onCanvas]);
-  const strips = stripsOf(canvas, tree);
+  const around = placesOf(canvas, drawing.around);
+  const above = stacked(
+    around.filter(({ part }) => isAbove.has(part.region)),
+    0,
+  );
+  const strips = stripsOf(canvas, tree, above.end);
+  const last = strips.at(-1);
+  const below = stacked(
+    around.filter(({ part }) => !isAbove.has(part.region)),
+    last ? last.top + last.height : above.end,
+  );
   const inside = piecesInside(tree, placements);
   return (
     <div className="flex gap-1.5">
@@ -90,22 +100,38 @@ export function PageDrawing(props: Props) {
             />
           ))}
         </ol>
-        <SharedStrips canvas={canvas} around={drawing.around} site={props.site} />
+        <SharedStrips places={[...above.places, ...below.places]} site={props.site} />
         <LandingMark zone="drawing" scale={SCALE} />
       </div>
     </div>
   );
 }
 
-type SharedProps = { canvas: Canvas | undefined; around: readonly AroundView[]; site: string };
+const isAbove: ReadonlySet<string> = new Set(['header', 'band-above']);
+
+type SharedPlace = ReturnType<typeof placesOf>[number];
+
+/** Shared parts one below the other, each high enough to be hit. */
+function stacked(places: readonly SharedPlace[], from: number) {
+  let end = from;
+  const stack = places.map((place) => {
+    const top = Math.max(end, place.top);
+    const height = Math.max(TARGET / SCALE, place.top + place.height - top);
+    end = top + height;
+    return { ...place, top, height };
+  });
+  return { places: stack, end };
+}
+
+type SharedProps = { places: readonly SharedPlace[]; site: string };
 
 /** What stands around the content: a strip each, which leads to where it is worked on. */
-function SharedStrips({ canvas, around, site }: SharedProps) {
+function SharedStrips({ places, site }: SharedProps) {
   const { pathname, search } = useLocation();
   const from = encodeURIComponent(`${pathname}${search}`);
   return (
     <ol aria-label="Shared parts">
-      {placesOf(canvas, around).map(({ part, top, left, width, height }) => (
+      {places.map(({ part, top, left, width, height }) => (
         <li
           key={part.part}
           className="absolute"
@@ -113,7 +139,7 @@ function SharedStrips({ canvas, around, site }: SharedProps) {
             top: top * SCALE,
             left: left * SCALE,
             width: width * SCALE,
-            height: Math.max(TARGET, height * SCALE),
+            height: height * SCALE,
           }}
         >
           <Link
@@ -151,10 +177,10 @@ function piecesInside(
 type Place = { node: NodeView; top: number; height: number };
 
 /** Each strip where its section is drawn; those that are very low make room for their names. */
-function stripsOf(canvas: Canvas | undefined, tree: Tree): readonly Place[] {
+function stripsOf(canvas: Canvas | undefined, tree: Tree, from: number): readonly Place[] {
   const least = LEAST / SCALE;
   const strips: Place[] = [];
-  let end = 0;
+  let end = from;
   for (const node of tree.children(tree.root.id)) {
     const box = boxOf(canvas, node.id);
     if (!box) continue;

@@ -85,12 +85,12 @@ class LibraryTest extends WithDesigner {
     assertThat(designer.frame("How it looks here").locator("section")).isVisible();
     press("Enter");
     assertThat(designer.button("2 stand-ins left")).isVisible();
-    assertThat(designer.frame(DESKTOP).locator("[data-stand-in]")).hasCount(2);
+    assertThat(designer.frame(DESKTOP).locator("main [data-stand-in]")).hasCount(2);
     designer.button("2 stand-ins left").click();
     designer.set("Words", "What we do in the yard");
     assertThat(designer.button("1 stand-in left")).isVisible();
     designer.go("/sites/saltmarsh-ferries");
-    assertThat(page().getByText("1 stand-in left in all")).isVisible();
+    assertThat(page().getByText("4 stand-ins left in all")).isVisible();
   }
 
   @Test
