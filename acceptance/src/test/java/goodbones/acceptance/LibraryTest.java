@@ -159,7 +159,7 @@ class LibraryTest extends WithDesigner {
     press("Enter");
     assertThat(designer.heading("Long-case clocks")).isVisible();
     awaitDrawn();
-    assertThat(designer.frame(DESKTOP).locator("main > section")).hasCount(7);
+    assertThat(designer.frame(DESKTOP).locator("main > section")).hasCount(6);
     assertThat(
             page()
                 .getByRole(

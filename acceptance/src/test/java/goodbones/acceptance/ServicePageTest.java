@@ -75,10 +75,12 @@ class ServicePageTest extends WithDesigner {
     String words = seen();
     unlink();
     designer.takeInHand("A mantel clock, cleaned");
-    press("ArrowLeft");
-    while (!"row".equals(kindInHand())) {
+    for (int up = 0; up < 6 && !"row".equals(kindInHand()); up++) {
+      String before = kindInHand();
       press("ArrowLeft");
+      page().waitForCondition(() -> !before.equals(kindInHand()));
     }
+    assertThat(kindInHand()).isEqualTo("row");
     keep("Price row");
     assertThat(seen()).isEqualTo(words);
     show(PAGES + "qc-turret");
