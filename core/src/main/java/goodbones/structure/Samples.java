@@ -60,7 +60,8 @@ public final class Samples {
               if (length == Length.NONE && value != null) {
                 edits.add(new Edit.SetContent(node.id(), field, Optional.empty()));
               }
-            } else if (field.equals("words")) {
+            } else if (field.equals("words") && node.kind() != Kind.MENU) {
+              // The words of a menu name its button; they are not what it says.
               edits.add(new Edit.SetContent(node.id(), field, words(node, length)));
             }
           }
