@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { RuleForm, type Rule } from './RuleForm';
+import { useRegions } from './useSites';
 
 type Coverage = Schemas['CoverageView'];
 
@@ -48,6 +49,7 @@ function useCoverage(siteId: string) {
 /** Every page against header, bands, side column and footer, with the rules that say so beside it. */
 export function CoverageTab({ siteId }: { siteId: string }) {
   const { kept, tried, draft, setDraft, put } = useCoverage(siteId);
+  const regions = useRegions();
   const [open, setOpen] = useState<number>();
   const [problem, setProblem] = useState('');
   const [before, setBefore] = useState<readonly Rule[]>();
@@ -125,7 +127,11 @@ export function CoverageTab({ siteId }: { siteId: string }) {
                     setOpen(open === i ? undefined : i);
                   }}
                 >
-                  <span className="font-medium">{placeOf(rule)}</span>{' '}
+                  <span className="font-medium">
+                    {rule.band ||
+                      (regions.data?.find(({ word }) => word === rule.region)?.title ?? '')}
+                    :
+                  </span>{' '}
                   <span>{told?.title || 'none'}</span>
                   <span className="block text-[13px] text-soft">
                     for {told?.words ?? 'the whole site'}
@@ -204,19 +210,6 @@ export function CoverageTab({ siteId }: { siteId: string }) {
       </section>
     </div>
   );
-}
-
-const places: Record<string, string> = {
-  header: 'Header',
-  'band-above': 'Band above the content',
-  side: 'Side column',
-  'band-below': 'Band below the content',
-  footer: 'Footer',
-};
-
-function placeOf(rule: Rule): string {
-  const place = places[rule.region] ?? rule.region;
-  return rule.band ? `${rule.band}:` : `${place}:`;
 }
 
 type TableProps = { siteId: string; view: Coverage; trying: boolean };

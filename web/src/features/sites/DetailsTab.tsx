@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { answer, api, Problem, uploadPicture, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
+import { KeepLine, useKeep } from '../../ui/Keep';
 import { Failed, Loading } from '../../ui/States';
 
 type Details = Schemas['DetailsView'];
@@ -46,25 +47,19 @@ type FormProps = {
 function Form({ siteId, details, kept, onKept }: FormProps) {
   const queries = useQueryClient();
   const [said, setSaid] = useState(details);
-  const [problem, setProblem] = useState('');
   const set = (part: Partial<Details>) => {
     setSaid({ ...said, ...part });
   };
   const changed = JSON.stringify(said) !== JSON.stringify(details);
-  const save = async () => {
-    setProblem('');
-    try {
-      const now = await answer(
-        api.PUT('/api/sites/{id}/details', { params: { path: { id: siteId } }, body: said }),
-      );
-      queries.setQueryData(['details', siteId], now);
-      await queries.invalidateQueries({ queryKey: ['sites'] });
-      await queries.invalidateQueries({ queryKey: ['frame'] });
-      onKept(now.version);
-    } catch (error) {
-      setProblem(error instanceof Problem ? error.message : 'It was not kept; try again.');
-    }
-  };
+  const { problem, setProblem, keep } = useKeep(async () => {
+    const now = await answer(
+      api.PUT('/api/sites/{id}/details', { params: { path: { id: siteId } }, body: said }),
+    );
+    queries.setQueryData(['details', siteId], now);
+    await queries.invalidateQueries({ queryKey: ['sites'] });
+    await queries.invalidateQueries({ queryKey: ['frame'] });
+    onKept(now.version);
+  });
   const logo = async (file: File | undefined) => {
     if (!file) return;
     setProblem('');
@@ -80,7 +75,7 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
       className="overflow-y-auto pt-4 pb-10 grid grid-cols-2 gap-x-10 gap-y-4 max-w-4xl content-start"
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        void keep();
       }}
     >
       <p className="col-span-2 text-soft">
@@ -200,21 +195,13 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
           Add a service
         </Button>
       </fieldset>
-      {problem && (
-        <p role="alert" className="col-span-2 text-brick">
-          {problem}
-        </p>
-      )}
-      <div className="col-span-2 flex items-center gap-3">
-        <Button look="main" type="submit" disabled={!changed}>
-          Keep these details
-        </Button>
-        {kept && !changed && (
-          <span role="status" className="text-soft">
-            Kept.
-          </span>
-        )}
-      </div>
+      <KeepLine
+        what="details"
+        changed={changed}
+        kept={kept}
+        problem={problem}
+        onKeep={() => void keep()}
+      />
     </form>
   );
 }

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, Problem, type Schemas } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
+import { KeepLine, useKeep } from '../../ui/Keep';
 import { Failed, Loading } from '../../ui/States';
 import { LinkField } from './LinkField';
 import { flat, moved, treeOf, type Line } from './menuLines';
@@ -44,30 +45,24 @@ function Editor({ siteId, menus, kept, onKept }: EditorProps) {
   const queries = useQueryClient();
   const first = menus.menus.map(({ name, items }): Drafted => ({ name, lines: flat(items) }));
   const [drafts, setDrafts] = useState<readonly Drafted[]>(first);
-  const [problem, setProblem] = useState('');
   const changed = JSON.stringify(drafts) !== JSON.stringify(first);
   const set = (at: number, part: Partial<Drafted>) => {
     setDrafts(drafts.map((menu, i) => (i === at ? { ...menu, ...part } : menu)));
   };
-  const save = async () => {
-    setProblem('');
-    try {
-      const now = await answer(
-        api.PUT('/api/sites/{id}/menus', {
-          params: { path: { id: siteId } },
-          body: {
-            version: menus.version,
-            menus: drafts.map(({ name, lines }) => ({ name: name.trim(), items: treeOf(lines) })),
-          },
-        }),
-      );
-      queries.setQueryData(['menus', siteId], now);
-      await queries.invalidateQueries({ queryKey: ['frame'] });
-      onKept(now.version);
-    } catch (error) {
-      setProblem(error instanceof Problem ? error.message : 'The menus were not kept; try again.');
-    }
-  };
+  const { problem, keep } = useKeep(async () => {
+    const now = await answer(
+      api.PUT('/api/sites/{id}/menus', {
+        params: { path: { id: siteId } },
+        body: {
+          version: menus.version,
+          menus: drafts.map(({ name, lines }) => ({ name: name.trim(), items: treeOf(lines) })),
+        },
+      }),
+    );
+    queries.setQueryData(['menus', siteId], now);
+    await queries.invalidateQueries({ queryKey: ['frame'] });
+    onKept(now.version);
+  });
   return (
     <div className="overflow-y-auto pt-4 pb-10 max-w-4xl">
       <p className="text-soft">
@@ -180,20 +175,14 @@ function Editor({ siteId, menus, kept, onKept }: EditorProps) {
       >
         Add a menu
       </Button>
-      {problem && (
-        <p role="alert" className="mt-3 text-brick">
-          {problem}
-        </p>
-      )}
-      <div className="mt-5 flex items-center gap-3">
-        <Button look="main" disabled={!changed} onClick={() => void save()}>
-          Keep these menus
-        </Button>
-        {kept && !changed && (
-          <span role="status" className="text-soft">
-            Kept.
-          </span>
-        )}
+      <div className="mt-5">
+        <KeepLine
+          what="menus"
+          changed={changed}
+          kept={kept}
+          problem={problem}
+          onKeep={() => void keep()}
+        />
       </div>
     </div>
   );

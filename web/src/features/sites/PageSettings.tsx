@@ -1,10 +1,10 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { answer, api, done, Problem } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { api, done } from '../../api/client';
 import { inputClass } from '../../ui/inputClass';
-import type { SitePage } from './useSites';
+import { KeepLine, useKeep } from '../../ui/Keep';
+import { usePageKinds, type SitePage } from './useSites';
 
 type Props = { siteId: string; page: SitePage };
 
@@ -14,13 +14,8 @@ type Said = Pick<SitePage, 'title' | 'address' | 'description' | 'kind' | 'ready
 export function PageSettings({ siteId, page }: Props) {
   const queries = useQueryClient();
   const [said, setSaid] = useState<Said>(page);
-  const [problem, setProblem] = useState('');
   const [kept, setKept] = useState(false);
-  const kinds = useQuery({
-    queryKey: ['page-kinds'],
-    queryFn: () => answer(api.GET('/api/page-kinds')),
-    staleTime: Infinity,
-  });
+  const kinds = usePageKinds();
   const changed = (['title', 'address', 'description', 'kind', 'ready'] as const).some(
     (key) => said[key] !== page[key],
   );
@@ -28,29 +23,24 @@ export function PageSettings({ siteId, page }: Props) {
     setSaid({ ...said, ...part });
     setKept(false);
   };
-  const save = async () => {
-    setProblem('');
-    try {
-      const { title, address, description, kind, ready } = said;
-      await done(
-        api.PUT('/api/pages/{id}/said', {
-          params: { path: { id: page.id } },
-          body: { title, address, description, kind, ready },
-        }),
-      );
-      await queries.invalidateQueries({ queryKey: ['sites'] });
-      await queries.invalidateQueries({ queryKey: ['frame'] });
-      setKept(true);
-    } catch (error) {
-      setProblem(error instanceof Problem ? error.message : 'It was not kept; try again.');
-    }
-  };
+  const { problem, keep } = useKeep(async () => {
+    const { title, address, description, kind, ready } = said;
+    await done(
+      api.PUT('/api/pages/{id}/said', {
+        params: { path: { id: page.id } },
+        body: { title, address, description, kind, ready },
+      }),
+    );
+    await queries.invalidateQueries({ queryKey: ['sites'] });
+    await queries.invalidateQueries({ queryKey: ['frame'] });
+    setKept(true);
+  });
   return (
     <form
       className="grid gap-3.5"
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        void keep();
       }}
     >
       <Link
@@ -133,21 +123,13 @@ export function PageSettings({ siteId, page }: Props) {
           </span>
         </span>
       </label>
-      {problem && (
-        <p role="alert" className="text-brick">
-          {problem}
-        </p>
-      )}
-      <div className="flex items-center gap-3">
-        <Button look="main" type="submit" disabled={!changed}>
-          Keep these settings
-        </Button>
-        {kept && !changed && (
-          <span role="status" className="text-soft">
-            Kept.
-          </span>
-        )}
-      </div>
+      <KeepLine
+        what="settings"
+        changed={changed}
+        kept={kept}
+        problem={problem}
+        onKeep={() => void keep()}
+      />
     </form>
   );
 }

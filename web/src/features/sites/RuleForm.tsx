@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
+import { usePageKinds, useRegions } from './useSites';
 
 export type Rule = Schemas['Rule'];
 
@@ -13,14 +14,6 @@ type Props = {
   onChange: (rule: Rule) => void;
   onDrop: () => void;
 };
-
-const regions = [
-  { word: 'header', title: 'Header' },
-  { word: 'band-above', title: 'Band above the content' },
-  { word: 'side', title: 'Side column' },
-  { word: 'band-below', title: 'Band below the content' },
-  { word: 'footer', title: 'Footer' },
-];
 
 const scopes = [
   { word: 'site', title: 'The whole site' },
@@ -34,16 +27,15 @@ const fitting: Record<string, string> = { header: 'header', side: 'header', foot
 
 /** What a rule gives, where, and for which pages. */
 export function RuleForm({ rule, pages, parts, siteId, onChange, onDrop }: Props) {
-  const kinds = useQuery({
-    queryKey: ['page-kinds'],
-    queryFn: () => answer(api.GET('/api/page-kinds')),
-    staleTime: Infinity,
-  });
+  const kinds = usePageKinds();
+  const regions = useRegions();
+  const isBandAt = (word: string) =>
+    regions.data?.some((region) => region.word === word && region.band) ?? false;
   const pieces = useQuery({
     queryKey: ['pieces'],
     queryFn: () => answer(api.GET('/api/pieces')),
   });
-  const isBand = rule.region.startsWith('band');
+  const isBand = isBandAt(rule.region);
   const offered = (pieces.data ?? []).filter(
     (piece) =>
       !piece.retired &&
@@ -68,10 +60,10 @@ export function RuleForm({ rule, pages, parts, siteId, onChange, onDrop }: Props
           value={rule.region}
           onChange={(e) => {
             const region = e.target.value;
-            set({ region, band: region.startsWith('band') ? rule.band || 'Notice' : '' });
+            set({ region, band: isBandAt(region) ? rule.band || 'Notice' : '' });
           }}
         >
-          {regions.map(({ word, title }) => (
+          {regions.data?.map(({ word, title }) => (
             <option key={word} value={word}>
               {title}
             </option>

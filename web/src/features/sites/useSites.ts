@@ -16,3 +16,21 @@ export function useSite(siteId: string) {
     enabled: siteId !== '',
   });
 }
+
+/** The regions around the content of a page. */
+export function useRegions() {
+  return useQuery({
+    queryKey: ['regions'],
+    queryFn: () => answer(api.GET('/api/regions')),
+    staleTime: Infinity,
+  });
+}
+
+/** The kinds of pages that there are. */
+export function usePageKinds() {
+  return useQuery({
+    queryKey: ['page-kinds'],
+    queryFn: () => answer(api.GET('/api/page-kinds')),
+    staleTime: Infinity,
+  });
+}

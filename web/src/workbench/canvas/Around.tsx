@@ -1,17 +1,17 @@
 import { Link, useLocation } from 'react-router';
 import { count } from '../../ui/count';
 import type { Canvas } from '../engine/drawing';
-import type { AroundView } from '../engine/source';
+import type { StandingView } from '../engine/source';
 
-type Place = { part: AroundView; top: number; left: number; width: number; height: number };
+type Place = { part: StandingView; top: number; left: number; width: number; height: number };
 
 /** Where each shared part is drawn, in px of the frame. */
 export function placesOf(
   canvas: Canvas | undefined,
-  around: readonly AroundView[],
+  parts: readonly StandingView[],
 ): readonly Place[] {
   if (!canvas) return [];
-  return around.flatMap((part) => {
+  return parts.flatMap((part) => {
     const element = canvas.doc.querySelector(`[data-part="${CSS.escape(part.part)}"]`);
     const box = element?.getBoundingClientRect();
     if (!box || box.height === 0) return [];
@@ -22,18 +22,18 @@ export function placesOf(
 
 type Props = {
   canvas: Canvas | undefined;
-  around: readonly AroundView[];
+  parts: readonly StandingView[];
   site: string;
   scale: number;
 };
 
 /** What stands around the content of the page: drawn, marked, and edited only on purpose. */
-export function Around({ canvas, around, site, scale }: Props) {
+export function Around({ canvas, parts, site, scale }: Props) {
   const here = useLocation();
   const from = encodeURIComponent(`${here.pathname}${here.search}`);
   return (
     <>
-      {placesOf(canvas, around).map(({ part, top, left, width, height }) => (
+      {placesOf(canvas, parts).map(({ part, top, left, width, height }) => (
         <div
           key={part.part}
           role="group"

@@ -1,6 +1,5 @@
 import morphdom from 'morphdom';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { bodyOf } from '../engine/around';
 import { fragmentOf } from '../engine/fragment';
 import { putInOrder } from '../engine/order';
 import { bringSheetUp, sheetHtml } from '../engine/sheet';
@@ -36,7 +35,7 @@ const PLACES =
   '.heading:empty,.text:empty,.label:empty,.button:empty{min-height:1lh}';
 
 function insideOf({ around, blocks }: Drawing): string {
-  return bodyOf(around, blocks.map((block) => block.html).join(''));
+  return around.before + blocks.map((block) => block.html).join('') + around.after;
 }
 
 function pageOf(drawing: Drawing): string {
@@ -55,9 +54,9 @@ const inPlace = {
 };
 
 /** Whether a band stands before the content of the page. */
-function isAbove(band: Element, { around }: Drawing): boolean {
-  const id = band.getAttribute('data-part');
-  return around.some((part) => part.part === id && part.region === 'band-above');
+function isBefore(band: Element, { around }: Drawing): boolean {
+  const region = band.getAttribute('data-region');
+  return around.parts.some((part) => part.region === region && part.isBefore);
 }
 
 /** The block in which an element stands. */
@@ -96,8 +95,8 @@ function bringUp(doc: Document, before: Drawing, now: Drawing, astray: Set<strin
     return [element ? (morphdom(element, fresh, inPlace) as Element) : fresh];
   });
   const bands = [...main.children].filter((child) => child.hasAttribute('data-part'));
-  const above = bands.filter((band) => isAbove(band, now));
-  const below = bands.filter((band) => !isAbove(band, now));
+  const above = bands.filter((band) => isBefore(band, now));
+  const below = bands.filter((band) => !isBefore(band, now));
   putInOrder(main, [...above, ...children, ...below]);
   astray.clear();
 }

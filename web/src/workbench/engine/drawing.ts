@@ -7,7 +7,7 @@ export type Drawing = {
   open: string;
   blocks: readonly Block[];
   /** What stands around the content of the page. */
-  around: readonly AroundView[];
+  around: AroundView;
 };
 
 /** A drawn document: where things stand in it, in px of its own viewport. */

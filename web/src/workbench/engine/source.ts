@@ -11,6 +11,7 @@ export type StyleView = Schemas['StyleView'];
 export type FieldView = Schemas['FieldView'];
 export type FreshView = Schemas['FreshView'];
 export type AroundView = Schemas['AroundView'];
+export type StandingView = Schemas['StandingView'];
 export type FitView = Schemas['FitView'];
 export type Pulse = Schemas['Pulse'];
 export type ClipView = Schemas['ClipView'];
@@ -30,10 +31,10 @@ export type WorkbenchView = Omit<WorkbenchAnswer, 'css' | 'blocks' | 'fresh' | '
   css: string;
   blocks: readonly Block[];
   fresh: readonly FreshView[];
-  around: readonly AroundView[];
+  around: AroundView;
 };
 
-const nothing: readonly AroundView[] = [];
+const nothing: AroundView = { before: '<main>', after: '</main>', parts: [] };
 
 /** An answer put together with what was there before; blocks that did not change stay the same objects. */
 export function merged(before: WorkbenchView | undefined, now: WorkbenchAnswer): WorkbenchView {

@@ -29,7 +29,8 @@ describe('the tree', () => {
 
 describe('an answer put together with what was there', () => {
   const answer = workbenchAnswer({ version: 2, blocks: [{ id: 'notice' }, { id: 'map' }] });
-  const before = { ...answer, css: 'a{}', blocks, fresh: freshViews, around: [] };
+  const around = { before: '<main>', after: '</main>', parts: [] };
+  const before = { ...answer, css: 'a{}', blocks, fresh: freshViews, around };
 
   it('keeps the same blocks and the style sheet where nothing new is said of them', () => {
     const view = merged(before, answer);

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useRegions } from '../../features/sites/useSites';
 import type { Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
@@ -11,19 +12,12 @@ type Props = {
   onClose: () => void;
 };
 
-const regions = [
-  { word: 'header', title: 'Header', where: 'above the content' },
-  { word: 'band-above', title: 'Band above the content', where: 'below the header' },
-  { word: 'side', title: 'Side column', where: 'beside the content, on a wide screen' },
-  { word: 'band-below', title: 'Band below the content', where: 'above the footer' },
-  { word: 'footer', title: 'Footer', where: 'at the end of the page' },
-];
-
 /** Takes a section from this page and gives it to all pages of the site. */
 export function ShareSheet({ node, siteName, onEdit, onClose }: Props) {
   const [region, setRegion] = useState('header');
   const [problem, setProblem] = useState('');
-  const title = regions.find(({ word }) => word === region)?.title.toLowerCase() ?? '';
+  const regions = useRegions();
+  const title = regions.data?.find(({ word }) => word === region)?.title.toLowerCase() ?? '';
   const share = async () => {
     const failed = await onEdit({ type: 'AROUND', node: node.id, region });
     if (failed) setProblem(failed.message);
@@ -40,7 +34,7 @@ export function ShareSheet({ node, siteName, onEdit, onClose }: Props) {
       >
         <fieldset className="grid gap-1">
           <legend className="font-medium mb-1">It becomes the</legend>
-          {regions.map(({ word, title: name, where }) => (
+          {regions.data?.map(({ word, title: name, where }) => (
             <label key={word} className="flex items-baseline gap-2">
               <input
                 type="radio"

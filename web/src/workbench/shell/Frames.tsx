@@ -371,7 +371,7 @@ function Pane(props: PaneProps) {
             {isLead && <LandingMark zone="canvas" scale={scale} />}
           </div>
           {isLead && (
-            <Around canvas={canvas} around={drawing.around} site={props.site} scale={scale} />
+            <Around canvas={canvas} parts={drawing.around.parts} site={props.site} scale={scale} />
           )}
           {isLead && canvas && typing !== '' && (
             <TextEditing

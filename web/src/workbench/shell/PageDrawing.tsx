@@ -45,15 +45,15 @@ export function PageDrawing(props: Props) {
   useEffect(() => {
     if (canvas && surface.current) onCanvas(canvas, surface.current);
   }, [canvas, onCanvas]);
-  const around = placesOf(canvas, drawing.around);
+  const around = placesOf(canvas, drawing.around.parts);
   const above = stacked(
-    around.filter(({ part }) => isAbove.has(part.region)),
+    around.filter(({ part }) => part.isBefore),
     0,
   );
   const strips = stripsOf(canvas, tree, above.end);
   const last = strips.at(-1);
   const below = stacked(
-    around.filter(({ part }) => !isAbove.has(part.region)),
+    around.filter(({ part }) => !part.isBefore),
     last ? last.top + last.height : above.end,
   );
   const inside = piecesInside(tree, placements);
@@ -106,8 +106,6 @@ export function PageDrawing(props: Props) {
     </div>
   );
 }
-
-const isAbove: ReadonlySet<string> = new Set(['header', 'band-above']);
 
 type SharedPlace = ReturnType<typeof placesOf>[number];
 

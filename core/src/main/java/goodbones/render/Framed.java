@@ -3,25 +3,40 @@ package goodbones.render;
 import goodbones.site.Region;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
  * A rendered page with what stands around its content.
  *
  * @param around the shared parts, in the order in which they stand
+ * @param marked whether each of them can be told by its id, as the canvas needs it
  */
-public record Framed(Rendered page, List<Part> around) {
+public record Framed(Rendered page, List<Part> around, boolean marked) {
   /** A shared part, rendered for this page. */
   public record Part(Region region, String id, Rendered drawn) {
     /** What it draws, without a body around it. */
     public String html() {
       return drawn.blocks().stream().map(Rendered.Block::html).collect(Collectors.joining());
     }
+
+    private String marked() {
+      return "<div class=\"around\" data-part=\""
+          + Html.escape(id)
+          + "\" data-region=\""
+          + region.word()
+          + "\">"
+          + html()
+          + "</div>";
+    }
   }
 
   public Framed {
     around = List.copyOf(around);
+  }
+
+  /** As it is published. */
+  public Framed(Rendered page, List<Part> around) {
+    this(page, around, false);
   }
 
   /** A page with nothing around it. */
@@ -36,35 +51,47 @@ public record Framed(Rendered page, List<Part> around) {
     return all;
   }
 
-  /**
-   * The HTML of the body element: header, then content between its bands, a side column beside it,
-   * then footer. Where there is no header the side column is it.
-   */
+  /** The HTML of the body element. */
   public String body() {
-    String header = html(part -> part.region() == Region.HEADER);
-    String side = html(part -> part.region() == Region.SIDE);
-    String footer = html(part -> part.region() == Region.FOOTER);
-    String main =
-        "<main>"
-            + html(part -> part.region() == Region.BAND_ABOVE)
-            + page.blocks().stream().map(Rendered.Block::html).collect(Collectors.joining())
-            + html(part -> part.region() == Region.BAND_BELOW)
-            + "</main>";
-    String tag = header.isEmpty() ? "header" : "aside";
     return page.open()
-        + wrapped("header", "around", header)
-        + (side.isEmpty()
-            ? main
-            : "<div class=\"beside\">" + wrapped(tag, "around", side) + main + "</div>")
-        + wrapped("footer", "around", footer)
+        + before()
+        + page.blocks().stream().map(Rendered.Block::html).collect(Collectors.joining())
+        + after()
         + "</body>";
   }
 
-  private String html(Predicate<Part> which) {
-    return around.stream().filter(which).map(Part::html).collect(Collectors.joining());
+  /**
+   * What is written between the start of the body and the page's own content: the header, a side
+   * column beside the content, and the bands above it. Where there is no header the side column is
+   * it.
+   */
+  public String before() {
+    String header = html(Region.HEADER);
+    String side = html(Region.SIDE);
+    return wrapped("header", header)
+        + (side.isEmpty()
+            ? ""
+            : "<div class=\"beside\">" + wrapped(header.isEmpty() ? "header" : "aside", side))
+        + "<main>"
+        + html(Region.BAND_ABOVE);
   }
 
-  private static String wrapped(String tag, String name, String html) {
-    return html.isEmpty() ? "" : "<" + tag + " class=\"" + name + "\">" + html + "</" + tag + ">";
+  /** What is written between the page's own content and the end of the body. */
+  public String after() {
+    return html(Region.BAND_BELOW)
+        + "</main>"
+        + (html(Region.SIDE).isEmpty() ? "" : "</div>")
+        + wrapped("footer", html(Region.FOOTER));
+  }
+
+  private String html(Region region) {
+    return around.stream()
+        .filter(part -> part.region() == region)
+        .map(part -> marked ? part.marked() : part.html())
+        .collect(Collectors.joining());
+  }
+
+  private static String wrapped(String tag, String html) {
+    return html.isEmpty() ? "" : "<" + tag + " class=\"around\">" + html + "</" + tag + ">";
   }
 }

@@ -397,8 +397,7 @@ public final class Renderer {
     if (surroundings.withIds()) {
       html.append(" data-node=\"").append(node.id()).append('"');
     } else if (node == straight) {
-      String owner = node.id().value().split("/", 2)[0];
-      String address = surroundings.facts().sections().get(owner);
+      String address = surroundings.facts().sections().get(node.id().outer().value());
       if (address != null) {
         html.append(" id=\"").append(Html.escape(address)).append('"');
       }

@@ -9,6 +9,9 @@ import java.util.function.Consumer;
  * @param name by which documents know it, such as {@code Main}
  */
 public record Menu(String name, List<Item> items) {
+  /** The menu that every site has. */
+  public static final String MAIN = "Main";
+
   /** Deeper menus cannot be read on a small screen. */
   public static final int DEPTH_LIMIT = 3;
 

@@ -1,19 +1,24 @@
 package goodbones.site;
 
-/** A place around a page's own content that shared parts are given to. */
+/**
+ * A place around a page's own content that shared parts are given to, in the order in which a page
+ * is read.
+ */
 public enum Region {
-  HEADER("header", "Header"),
-  BAND_ABOVE("band-above", "Band above the content"),
-  SIDE("side", "Side column"),
-  BAND_BELOW("band-below", "Band below the content"),
-  FOOTER("footer", "Footer");
+  HEADER("header", "Header", "above the content"),
+  SIDE("side", "Side column", "beside the content, on a wide screen"),
+  BAND_ABOVE("band-above", "Band above the content", "below the header"),
+  BAND_BELOW("band-below", "Band below the content", "above the footer"),
+  FOOTER("footer", "Footer", "at the end of the page");
 
   private final String word;
   private final String title;
+  private final String where;
 
-  Region(String word, String title) {
+  Region(String word, String title, String where) {
     this.word = word;
     this.title = title;
+    this.where = where;
   }
 
   public String word() {
@@ -22,6 +27,16 @@ public enum Region {
 
   public String title() {
     return title;
+  }
+
+  /** Where on the page it is, in words. */
+  public String where() {
+    return where;
+  }
+
+  /** Whether it is read before the page's own content. */
+  public boolean isBeforeContent() {
+    return compareTo(BAND_BELOW) < 0;
   }
 
   /** Whether several may stand there one below the other, each under a name of its own. */

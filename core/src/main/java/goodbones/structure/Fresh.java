@@ -9,6 +9,7 @@ import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
+import goodbones.site.Menu;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
@@ -49,9 +50,6 @@ public final class Fresh {
    */
   public record Thing(String title, Kind kind, Columns columns, int count) {}
 
-  /** The menu that every site has. */
-  public static final String MAIN_MENU = "Main";
-
   private final Supplier<NodeId> ids;
 
   public Fresh(Supplier<NodeId> ids) {
@@ -85,7 +83,7 @@ public final class Fresh {
       case LABEL -> words(node, "Small label");
       case BUTTON -> words(node, "Button").withContent("link", new FieldValue.Link("/"));
       case ROW -> node.withChildren(columns(ROW_COLUMNS));
-      case MENU -> across(node).withContent("menu", new FieldValue.Menu(MAIN_MENU));
+      case MENU -> across(node).withContent("menu", new FieldValue.Menu(Menu.MAIN));
       case DIVIDER ->
           node.withStyle(StyleKey.of(StyleProperty.RULE_WIDTH), StyleValue.literal("1px"));
       case SOCIAL -> across(node);

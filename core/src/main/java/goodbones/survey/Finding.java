@@ -10,12 +10,4 @@ import java.util.Optional;
  * @param node where it stands there; empty if it concerns the document as a whole
  * @param message what is wrong and how to mend it
  */
-public record Finding(String document, Optional<NodeId> node, String message) {
-  static Finding at(String document, NodeId node, String message) {
-    return new Finding(document, Optional.of(node), message);
-  }
-
-  static Finding of(String document, String message) {
-    return new Finding(document, Optional.empty(), message);
-  }
-}
+public record Finding(String document, Optional<NodeId> node, String message) {}

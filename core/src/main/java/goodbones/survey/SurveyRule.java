@@ -7,23 +7,41 @@ import java.util.List;
  * however many pages show it; what concerns a page as a whole is looked for with what stands around
  * its content.
  */
-public interface SurveyRule {
-  /** By which the interface and tests know it. */
-  String word();
+public abstract class SurveyRule {
+  private final String word;
+  private final String title;
+  private final String source;
 
-  /** What it asks for, as a sentence. */
-  String title();
+  /**
+   * @param word by which the interface and tests know it
+   * @param title what it asks for, as a sentence
+   * @param source where that is written: a WCAG 2.2 success criterion, or common practice
+   */
+  SurveyRule(String word, String title, String source) {
+    this.word = word;
+    this.title = title;
+    this.source = source;
+  }
 
-  /** Where that is written: a WCAG 2.2 success criterion, or common practice. */
-  String source();
+  public final String word() {
+    return word;
+  }
+
+  public final String title() {
+    return title;
+  }
+
+  public final String source() {
+    return source;
+  }
 
   /** What is found in a page's own document or in a shared part; in reading order. */
-  default List<Finding> in(SurveyedDocument document, SurveyedSite site) {
+  public List<Finding> in(SurveyedDocument document, SurveyedSite site) {
     return List.of();
   }
 
   /** What is found on a page as a whole; in reading order. */
-  default List<Finding> on(SurveyedPage page, SurveyedSite site) {
+  public List<Finding> on(SurveyedPage page, SurveyedSite site) {
     return List.of();
   }
 }

@@ -1,8 +1,13 @@
 package goodbones.survey;
 
 import goodbones.document.Bound;
+import goodbones.site.Details;
 import goodbones.site.Links;
+import goodbones.site.Menu;
+import java.util.Collection;
+import java.util.EnumSet;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What the rules of the survey ask of a site besides what its pages show.
@@ -15,5 +20,18 @@ public record SurveyedSite(
   public SurveyedSite {
     bound = Set.copyOf(bound);
     menus = Set.copyOf(menus);
+  }
+
+  /** What a client's site knows. */
+  public static SurveyedSite of(
+      Links links, Details details, Collection<Menu> menus, boolean hasLogo) {
+    Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
+    bound.addAll(details.words().keySet());
+    Set<String> filled =
+        menus.stream()
+            .filter(menu -> !menu.items().isEmpty())
+            .map(Menu::name)
+            .collect(Collectors.toSet());
+    return new SurveyedSite(links, bound, filled, hasLogo, !details.social().isEmpty());
   }
 }

@@ -223,9 +223,11 @@ class SitesApiTest {
         api.editPage("tv-people", "type", "AROUND", "node", first, "region", "header");
     assertThat(shared.status()).as(shared.detail()).isEqualTo(200);
     assertThat(shared.body().path("blocks")).hasSize(sections - 1);
-    assertThat(shared.body().path("around").get(0).path("region").asString()).isEqualTo("header");
-    assertThat(shared.body().path("around").get(0).path("pages").asInt()).isEqualTo(5);
-    String part = shared.body().path("around").get(0).path("part").asString();
+    assertThat(shared.body().path("around").path("parts").get(0).path("region").asString())
+        .isEqualTo("header");
+    assertThat(shared.body().path("around").path("parts").get(0).path("pages").asInt())
+        .isEqualTo(5);
+    String part = shared.body().path("around").path("parts").get(0).path("part").asString();
     assertThat(api.page(part).path("shared").path("pages")).hasSize(5);
     List<Integer> pages = new ArrayList<>();
     coverage(site).path("parts").forEach(each -> pages.add(each.path("pages").asInt()));

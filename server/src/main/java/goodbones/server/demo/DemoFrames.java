@@ -29,7 +29,7 @@ final class DemoFrames {
             "Wick Quay\nSaltmarsh\nWK1 4QY",
             "Every day, 9 to 6\nWinter: Friday to Monday",
             List.of()),
-        menu("Main", "sf-timetable", "sf-fares", "sf-islands", "sf-before"),
+        menu(Menu.MAIN, "sf-timetable", "sf-fares", "sf-islands", "sf-before"),
         menu("Footer", "sf-before", "sf-fares"));
     give("saltmarsh-ferries", Region.HEADER, "st-header-line");
     give("saltmarsh-ferries", Region.FOOTER, "st-footer-columns");
@@ -44,7 +44,7 @@ final class DemoFrames {
             "The Long Shed\n4 Ropewalk\nOakum",
             "Tuesday to Sunday, 10 to 5",
             List.of()),
-        menu("Main", "om-home", "om-visit", "om-walk", "om-schools", "om-numbers"),
+        menu(Menu.MAIN, "om-home", "om-visit", "om-walk", "om-schools", "om-numbers"),
         menu("Footer", "om-visit", "om-schools"));
     give("oakum-rope-museum", Region.HEADER, "st-header-above");
     give("oakum-rope-museum", Region.FOOTER, "st-footer-name");
@@ -59,7 +59,7 @@ final class DemoFrames {
             "The Shed\nBend Lane\nTern Valley",
             "The shed is open Saturday, 10 to 12",
             List.of()),
-        menu("Main", "tv-seasons", "tv-how", "tv-people", "tv-waiting"),
+        menu(Menu.MAIN, "tv-seasons", "tv-how", "tv-people", "tv-waiting"),
         menu("Footer", "tv-how", "tv-people"));
     give("tern-valley", Region.HEADER, "st-header-line");
     coverages.give(
@@ -81,7 +81,7 @@ final class DemoFrames {
             "11 Fob Yard\nQuillon",
             "Wednesday to Saturday, 10 to 4",
             List.of()),
-        menu("Main", "qc-repairs", "qc-bench", "qc-turret", "qc-prices"),
+        menu(Menu.MAIN, "qc-repairs", "qc-bench", "qc-turret", "qc-prices"),
         menu("Footer", "qc-prices", "qc-bench"));
     give("quillon-clocks", Region.HEADER, "st-header-line");
     give("quillon-clocks", Region.FOOTER, "st-footer-action");

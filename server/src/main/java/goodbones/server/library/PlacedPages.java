@@ -1,5 +1,6 @@
 package goodbones.server.library;
 
+import goodbones.server.memory.OfTransaction;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -7,8 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * How often each piece is placed on each page, held in memory: read once, and then again for the
@@ -19,6 +18,7 @@ class PlacedPages {
   private final PlacedRepository placed;
   private final Map<String, List<PlacedOn>> byPage = new HashMap<>();
   private final Set<String> written = new HashSet<>();
+  private final OfTransaction<Set<String>> mine = new OfTransaction<>(HashSet::new, this::forget);
   private boolean isRead;
 
   PlacedPages(PlacedRepository placed) {
@@ -28,7 +28,7 @@ class PlacedPages {
   /** All of them; a transaction that writes is told what it has written itself. */
   List<PlacedOn> all() {
     synchronized (byPage) {
-      Map<String, List<PlacedOn>> pages = isWriting() ? asWritten() : readAnew();
+      Map<String, List<PlacedOn>> pages = OfTransaction.isWriting() ? asWritten() : readAnew();
       List<PlacedOn> all = new ArrayList<>();
       pages.values().forEach(all::addAll);
       return all;
@@ -53,7 +53,7 @@ class PlacedPages {
   /** What is remembered, with all that was written since, here too; nothing of it is remembered. */
   private Map<String, List<PlacedOn>> asWritten() {
     Map<String, List<PlacedOn>> seen = new HashMap<>(byPage);
-    Set<String> pages = new HashSet<>(mine());
+    Set<String> pages = new HashSet<>(mine.get());
     synchronized (written) {
       pages.addAll(written);
     }
@@ -72,46 +72,12 @@ class PlacedPages {
 
   /** A page is written in this transaction. */
   void writes(String pageId) {
-    mine().add(pageId);
+    mine.get().add(pageId);
   }
 
-  /** The pages that this transaction has written; when it is committed, others read them anew. */
-  @SuppressWarnings("unchecked")
-  private Set<String> mine() {
-    if (TransactionSynchronizationManager.getResource(this) instanceof Set<?> known) {
-      return (Set<String>) known;
+  private void forget(Set<String> pages) {
+    synchronized (written) {
+      written.addAll(pages);
     }
-    Set<String> mine = new HashSet<>();
-    TransactionSynchronizationManager.bindResource(this, mine);
-    TransactionSynchronizationManager.registerSynchronization(
-        new TransactionSynchronization() {
-          @Override
-          public void suspend() {
-            TransactionSynchronizationManager.unbindResource(PlacedPages.this);
-          }
-
-          @Override
-          public void resume() {
-            TransactionSynchronizationManager.bindResource(PlacedPages.this, mine);
-          }
-
-          @Override
-          public void afterCommit() {
-            synchronized (written) {
-              written.addAll(mine);
-            }
-          }
-
-          @Override
-          public void afterCompletion(int status) {
-            TransactionSynchronizationManager.unbindResource(PlacedPages.this);
-          }
-        });
-    return mine;
-  }
-
-  private static boolean isWriting() {
-    return TransactionSynchronizationManager.isSynchronizationActive()
-        && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
   }
 }

@@ -1,9 +1,7 @@
 package goodbones.server.links;
 
 import goodbones.document.Field;
-import goodbones.document.Kind;
-import goodbones.document.Node;
-import goodbones.server.drawing.Wording;
+import goodbones.server.drawing.Sections;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageSettings;
@@ -132,20 +130,15 @@ class LinkTargets {
 
   private List<Target> sections(String pageId) {
     String title = sites.pageTitle(pageId);
-    return sites.shown(sites.page(pageId)).root().children().stream()
-        .filter(node -> node.kind() == Kind.SECTION)
+    return Sections.of(sites.shown(sites.page(pageId))).stream()
         .map(
-            node ->
+            section ->
                 new Target(
-                    Links.PAGE + pageId + "#" + owner(node),
+                    Links.PAGE + pageId + "#" + section.id(),
                     "section",
-                    Wording.title(node),
+                    section.name(),
                     "on “" + title + "”"))
         .toList();
-  }
-
-  private static String owner(Node section) {
-    return section.id().value().split("/", 2)[0];
   }
 
   @Transactional(readOnly = true)

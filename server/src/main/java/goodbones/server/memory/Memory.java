@@ -7,8 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.function.ToIntFunction;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * What was read or worked out lately, by a key that says all that it depends on; bounded by weight.
@@ -18,6 +16,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  */
 public final class Memory<K, V> {
   private final Cache<K, V> kept;
+  private final OfTransaction<Map<K, V>> own;
 
   /**
    * @param most the weight that is kept in all
@@ -30,6 +29,7 @@ public final class Memory<K, V> {
             .weigher((K key, V value) -> Math.max(1, weight.applyAsInt(value)))
             .executor(Runnable::run)
             .build();
+    own = new OfTransaction<>(HashMap::new, kept::putAll);
   }
 
   /** What is remembered under a key, or what the work brings, which is remembered then. */
@@ -45,60 +45,16 @@ public final class Memory<K, V> {
 
   /** What is remembered under a key. */
   public Optional<V> known(K key) {
-    Map<K, V> own = isWriting() ? own() : Map.of();
-    return Optional.ofNullable(own.get(key)).or(() -> Optional.ofNullable(kept.getIfPresent(key)));
+    Map<K, V> mine = OfTransaction.isWriting() ? own.get() : Map.of();
+    return Optional.ofNullable(mine.get(key)).or(() -> Optional.ofNullable(kept.getIfPresent(key)));
   }
 
   /** Remembers what is worked out already. */
   public void put(K key, V value) {
-    if (isWriting()) {
-      own().put(key, value);
+    if (OfTransaction.isWriting()) {
+      own.get().put(key, value);
     } else {
       kept.put(key, value);
-    }
-  }
-
-  private static boolean isWriting() {
-    return TransactionSynchronizationManager.isSynchronizationActive()
-        && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
-  }
-
-  /** What this transaction remembers for itself. */
-  @SuppressWarnings("unchecked")
-  private Map<K, V> own() {
-    Object bound = TransactionSynchronizationManager.getResource(this);
-    if (bound == null) {
-      Map<K, V> own = new HashMap<>();
-      TransactionSynchronizationManager.bindResource(this, own);
-      TransactionSynchronizationManager.registerSynchronization(new Ends(own));
-      return own;
-    }
-    return (Map<K, V>) bound;
-  }
-
-  private final class Ends implements TransactionSynchronization {
-    private final Map<K, V> own;
-
-    Ends(Map<K, V> own) {
-      this.own = own;
-    }
-
-    @Override
-    public void suspend() {
-      TransactionSynchronizationManager.unbindResource(Memory.this);
-    }
-
-    @Override
-    public void resume() {
-      TransactionSynchronizationManager.bindResource(Memory.this, own);
-    }
-
-    @Override
-    public void afterCompletion(int status) {
-      TransactionSynchronizationManager.unbindResource(Memory.this);
-      if (status == STATUS_COMMITTED) {
-        kept.putAll(own);
-      }
     }
   }
 }

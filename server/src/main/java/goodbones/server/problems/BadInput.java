@@ -31,6 +31,16 @@ public final class BadInput extends RuntimeException {
     }
   }
 
+  /**
+   * @param otherwise how to mend it
+   * @throws BadInput if it does not hold
+   */
+  public static void require(boolean holds, String field, String otherwise) {
+    if (!holds) {
+      throw new BadInput(field, otherwise);
+    }
+  }
+
   public String field() {
     return field;
   }

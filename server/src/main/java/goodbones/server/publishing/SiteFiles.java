@@ -1,7 +1,5 @@
 package goodbones.server.publishing;
 
-import goodbones.document.Kind;
-import goodbones.document.Node;
 import goodbones.fonts.FontFace;
 import goodbones.render.Facts;
 import goodbones.render.Framed;
@@ -11,7 +9,7 @@ import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
 import goodbones.server.coverage.Framing;
-import goodbones.server.drawing.Wording;
+import goodbones.server.drawing.Sections;
 import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.Picture;
 import goodbones.server.pictures.Pictures;
@@ -88,19 +86,12 @@ final class SiteFiles {
     Map<String, Map<String, String>> known = from.settings().sections(siteId);
     Map<String, Map<String, String>> sections = new TreeMap<>();
     for (PageState page : from.sites().pages(siteId)) {
-      List<Addresses.Named> named =
-          from.sites().shown(page).root().children().stream()
-              .filter(node -> node.kind() == Kind.SECTION)
-              .map(node -> new Addresses.Named(owner(node), Wording.title(node)))
-              .toList();
-      sections.put(page.id(), Addresses.sections(named, known.getOrDefault(page.id(), Map.of())));
+      sections.put(
+          page.id(),
+          Addresses.sections(
+              Sections.of(from.sites().shown(page)), known.getOrDefault(page.id(), Map.of())));
     }
     return sections;
-  }
-
-  /** The page's own node or placement that a section comes from. */
-  private static String owner(Node section) {
-    return section.id().value().split("/", 2)[0];
   }
 
   /** The addresses of the sections of each page, which are to stay. */

@@ -17,7 +17,7 @@ public class ClientDetails {
   private static final int NAME_LIMIT = 80;
   private static final int LINE_LIMIT = 400;
   private static final int MENU_LIMIT = 40;
-  private static final Menu[] MAIN = {new Menu("Main", List.of())};
+  private static final Menu[] MAIN = {new Menu(Menu.MAIN, List.of())};
 
   private final SiteSheets sheets;
   private final SiteRepository repository;
@@ -51,33 +51,33 @@ public class ClientDetails {
    */
   @Transactional
   public void put(SiteInfo about, long version, Details details) {
-    require(!about.name().isBlank(), "name", "Give the client a name");
-    require(
+    BadInput.require(!about.name().isBlank(), "name", "Give the client a name");
+    BadInput.require(
         about.name().length() <= NAME_LIMIT,
         "name",
         "The name has more than " + NAME_LIMIT + " characters; shorten it");
-    require(
+    BadInput.require(
         !Locale.forLanguageTag(about.language()).getLanguage().isEmpty(),
         "language",
         "“" + about.language() + "” is no language: give a tag such as en-GB or de");
     for (String line :
         List.of(details.phone(), details.mail(), details.address(), details.hours())) {
-      require(
+      BadInput.require(
           line.length() <= LINE_LIMIT,
           "details",
           "“" + line.substring(0, Math.min(line.length(), 40)) + "…” is longer than " + LINE_LIMIT);
     }
-    require(
+    BadInput.require(
         details.mail().isBlank() || details.mail().strip().matches("[^\\s@<>\"]+@[^\\s@<>\"]+"),
         "mail",
         "“" + details.mail() + "” is no mail address: it reads like name@example.org");
-    require(
+    BadInput.require(
         details.phone().isBlank() || details.phone().matches(".*\\d.*"),
         "phone",
         "“" + details.phone() + "” is no phone number: give its digits");
     for (Details.Social social : details.social()) {
-      require(!social.name().isBlank(), "social", "Say what the service is called");
-      require(
+      BadInput.require(!social.name().isBlank(), "social", "Say what the service is called");
+      BadInput.require(
           social.address().matches("https?://[^\\s\"<>]+"),
           "social",
           "“" + social.address() + "” is no address: it begins with https://");
@@ -88,12 +88,6 @@ public class ClientDetails {
     sheets.write(about.id(), "details", version, details, "The client’s details");
   }
 
-  private static void require(boolean holds, String field, String otherwise) {
-    if (!holds) {
-      throw new BadInput(field, otherwise);
-    }
-  }
-
   /**
    * @throws BadInput if two menus go by one name, one has none, or one is too deep
    */
@@ -101,12 +95,13 @@ public class ClientDetails {
   public void put(String siteId, long version, List<Menu> menus) {
     Set<String> names = new HashSet<>();
     for (Menu menu : menus) {
-      require(
+      BadInput.require(
           !menu.name().isBlank() && menu.name().length() <= MENU_LIMIT,
           "menus",
           "Give every menu a name of 1 to " + MENU_LIMIT + " characters");
-      require(names.add(menu.name()), "menus", "Two menus are called “" + menu.name() + "”");
-      require(
+      BadInput.require(
+          names.add(menu.name()), "menus", "Two menus are called “" + menu.name() + "”");
+      BadInput.require(
           !menu.isTooDeep(),
           "menus",
           "A menu is at most "
@@ -116,7 +111,7 @@ public class ClientDetails {
               + "” up");
       menu.walk(
           item ->
-              require(
+              BadInput.require(
                   goodbones.document.Field.isLink(item.link())
                       && item.words().length() <= NAME_LIMIT,
                   "menus",

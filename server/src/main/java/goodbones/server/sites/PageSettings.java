@@ -51,15 +51,15 @@ public class PageSettings {
     if (page.shared()) {
       throw new BadInput("page", "This is a shared part, and no page with an address");
     }
-    require(
+    BadInput.require(
         !said.title().isBlank() && said.title().length() <= TITLE_LIMIT,
         "title",
         "Give the page a title of 1 to " + TITLE_LIMIT + " characters");
-    require(
+    BadInput.require(
         said.description().length() <= DESCRIPTION_LIMIT,
         "description",
         "The description has more than " + DESCRIPTION_LIMIT + " characters; shorten it");
-    require(
+    BadInput.require(
         said.address().length() <= ADDRESS_LIMIT
             && said.address().matches("/|(/[\\p{L}\\p{Nd}]+([-_.~][\\p{L}\\p{Nd}]+)*)+"),
         "address",
@@ -68,7 +68,7 @@ public class PageSettings {
             + "” is no address for a page: it begins with / and has letters, digits and hyphens");
     String before = page.said().address();
     if (!said.address().equals(before)) {
-      require(
+      BadInput.require(
           !pages.hasAddress(siteId, said.address()),
           "address",
           "Another page is at " + said.address() + " already; give this one another address");
@@ -81,12 +81,6 @@ public class PageSettings {
     page.describe(said);
     pages.saveAndFlush(page);
     sites.refile(siteId);
-  }
-
-  private static void require(boolean holds, String field, String otherwise) {
-    if (!holds) {
-      throw new BadInput(field, otherwise);
-    }
   }
 
   private SiteSheets.Kept<Former> former(String siteId) {
@@ -156,19 +150,19 @@ public class PageSettings {
     Set<String> seen = new HashSet<>();
     List<SitePage> tree = new ArrayList<>();
     for (Filed one : filed) {
-      require(
+      BadInput.require(
           known.containsKey(one.id()) && seen.add(one.id()),
           "pages",
           "The pages were changed by somebody else meanwhile: look at them again");
       tree.add(new SitePage(one.id(), "", "", goodbones.site.PageKind.PAGE, one.parent(), true));
     }
-    require(
+    BadInput.require(
         seen.size() == known.size(),
         "pages",
         "The pages were changed by somebody else meanwhile: look at them again");
     PageTree read = new PageTree(tree);
     for (Filed one : filed) {
-      require(
+      BadInput.require(
           one.parent().isEmpty() || read.upwards(one.id()).size() > 1,
           "pages",
           "A page cannot be filed under itself or under what is below it");

@@ -10,6 +10,7 @@ import goodbones.document.FieldValue;
 import goodbones.document.Node;
 import goodbones.library.PieceKind;
 import goodbones.library.Purpose;
+import goodbones.site.Menu;
 import java.util.List;
 
 /**
@@ -71,7 +72,7 @@ final class Around {
                     d.row(
                         "4 8",
                         d.column(d.logo()),
-                        d.column(styled(d.menu("Main"), "place", "end")))))),
+                        d.column(styled(d.menu(Menu.MAIN), "place", "end")))))),
         "menu",
         "logo");
   }
@@ -86,7 +87,7 @@ final class Around {
                     "Header with the logo above",
                     styled(d.logo(), "place", "center"),
                     d.divider(),
-                    styled(d.menu("Main"), "place", "center", "column-gap", "36px"))),
+                    styled(d.menu(Menu.MAIN), "place", "center", "column-gap", "36px"))),
             "row-gap",
             "14px"),
         "menu",
@@ -99,7 +100,7 @@ final class Around {
         d.section(
             "Header beside the page",
             d.logo(),
-            styled(d.menu("Main"), "flow", "down", "row-gap", "6px"),
+            styled(d.menu(Menu.MAIN), "flow", "down", "row-gap", "6px"),
             optional(inStyle("s-caption", d.bound(d.text(""), "{phone}"))));
     return header(
         "Stands in the side column, on a phone above the page",
@@ -126,7 +127,10 @@ final class Around {
         d.section(
             "Header over a picture",
             beside(
-                d.row("4 8", d.column(d.logo()), d.column(styled(d.menu("Main"), "place", "end")))),
+                d.row(
+                    "4 8",
+                    d.column(d.logo()),
+                    d.column(styled(d.menu(Menu.MAIN), "place", "end")))),
             styled(
                 d.bound(d.heading(2, ""), "{name}"),
                 "font-size",
@@ -156,25 +160,26 @@ final class Around {
         "picture");
   }
 
+  /** What most pages end with: whose they are, and a few links. */
+  private static Node yearAndMenu(Draw d) {
+    return d.row(
+        "6 6",
+        d.column(inStyle("s-caption", d.bound(d.text(""), "© {year} {name}"))),
+        d.column(
+            styled(
+                inStyle("s-caption", d.menu(FOOTER_MENU)),
+                "place",
+                "end",
+                "place@phone",
+                "start")));
+  }
+
   private static Starter footerLine() {
     Draw d = new Draw("st-footer-line");
     return footer(
         "The least that a page ends with: year, name, and a few links",
         styled(
-            inScheme(
-                "tinted",
-                d.section(
-                    "Footer in one line",
-                    d.row(
-                        "6 6",
-                        d.column(inStyle("s-caption", d.bound(d.text(""), "© {year} {name}"))),
-                        d.column(
-                            styled(
-                                inStyle("s-caption", d.menu(FOOTER_MENU)),
-                                "place",
-                                "end",
-                                "place@phone",
-                                "start"))))),
+            inScheme("tinted", d.section("Footer in one line", yearAndMenu(d))),
             "padding-top",
             "24px",
             "padding-bottom",
@@ -284,16 +289,7 @@ final class Around {
                                 "place@phone",
                                 "start"))),
                     d.divider(),
-                    d.row(
-                        "6 6",
-                        d.column(inStyle("s-caption", d.bound(d.text(""), "© {year} {name}"))),
-                        d.column(
-                            styled(
-                                inStyle("s-caption", d.menu(FOOTER_MENU)),
-                                "place",
-                                "end",
-                                "place@phone",
-                                "start"))))),
+                    yearAndMenu(d))),
             "background-color",
             "{t-ground}",
             "color",

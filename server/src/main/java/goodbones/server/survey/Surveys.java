@@ -1,7 +1,5 @@
 package goodbones.server.survey;
 
-import goodbones.document.Bound;
-import goodbones.document.Node;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.drawing.Wording;
 import goodbones.server.memory.Memory;
@@ -17,7 +15,6 @@ import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
 import goodbones.site.PageTree;
-import goodbones.site.Region;
 import goodbones.site.SitePage;
 import goodbones.survey.Finding;
 import goodbones.survey.SiteSurvey;
@@ -26,7 +23,6 @@ import goodbones.survey.SurveyedDocument;
 import goodbones.survey.SurveyedPage;
 import goodbones.survey.SurveyedSite;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -71,15 +67,7 @@ class Surveys {
       Map<String, String> former) {
     SurveyedSite surveyed() {
       Links links = new Links(new PageTree(pages), details, sections, former);
-      Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
-      bound.addAll(details.words().keySet());
-      Set<String> filled =
-          menus.stream()
-              .filter(menu -> !menu.items().isEmpty())
-              .map(Menu::name)
-              .collect(Collectors.toSet());
-      return new SurveyedSite(
-          links, bound, filled, !site.logo().isEmpty(), !details.social().isEmpty());
+      return SurveyedSite.of(links, details, menus, !site.logo().isEmpty());
     }
   }
 
@@ -147,18 +135,15 @@ class Surveys {
 
     /** The documents of a page in the order in which they are read. */
     private List<String> read(String pageId) {
+      List<Coverages.Standing> standing = around.apply(pageId);
       List<String> read = new ArrayList<>();
-      boolean own = false;
-      for (Coverages.Standing each : around.apply(pageId)) {
-        if (!own && each.region().compareTo(Region.SIDE) > 0) {
-          read.add(pageId);
-          own = true;
-        }
-        read.add(each.part());
-      }
-      if (!own) {
-        read.add(pageId);
-      }
+      standing.stream()
+          .filter(each -> each.region().isBeforeContent())
+          .forEach(each -> read.add(each.part()));
+      read.add(pageId);
+      standing.stream()
+          .filter(each -> !each.region().isBeforeContent())
+          .forEach(each -> read.add(each.part()));
       return read.stream().filter(states::containsKey).toList();
     }
 
@@ -192,7 +177,7 @@ class Surveys {
           finding
               .node()
               .flatMap(node -> document(finding.document()).shown().find(node))
-              .map(Surveys::titled)
+              .map(Wording::title)
               .orElse("");
       return new FindingView(
           state.id(),
@@ -202,9 +187,5 @@ class Surveys {
           title,
           finding.message());
     }
-  }
-
-  private static String titled(Node node) {
-    return Wording.title(node);
   }
 }

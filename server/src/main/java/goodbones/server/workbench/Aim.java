@@ -95,11 +95,7 @@ final class Aim {
     Node root = desk.kept();
     boolean page = desk.page().filter(each -> !each.shared()).isPresent();
     NodeId own =
-        shown()
-            .origin(shownAt)
-            .flatMap(Origin::placedIn)
-            .map(path -> NodeId.of(path.value().split("/")[0]))
-            .orElse(shownAt);
+        shown().origin(shownAt).flatMap(Origin::placedIn).map(NodeId::outer).orElse(shownAt);
     return root.children().stream()
         .filter(child -> page && child.id().equals(own))
         .findFirst()

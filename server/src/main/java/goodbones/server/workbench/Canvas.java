@@ -17,16 +17,14 @@ import goodbones.server.workbench.Views.AroundView;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
 import goodbones.server.workbench.Views.SharedView;
+import goodbones.server.workbench.Views.StandingView;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
 import goodbones.structure.Fresh;
 import goodbones.style.Cascade;
 import goodbones.survey.StandIns;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -89,7 +87,7 @@ class Canvas {
     Shown shown = desk.shown();
     Rendered rendered =
         Renderer.render(withFresh(shown), desk.look(), surroundings, memo.rendered());
-    Framed framed = new Framed(rendered, parts(desk, surroundings));
+    Framed framed = new Framed(rendered, parts(desk, surroundings), true);
     String css = StyleSheet.of(framed.rendered());
     List<Block> blocks = new ArrayList<>();
     Cascade cascade = new Cascade(shown.root(), shown, desk.look());
@@ -151,21 +149,21 @@ class Canvas {
         .orElse(List.of());
   }
 
-  private List<AroundView> around(Desk desk, Framed framed) {
-    if (framed.around().isEmpty()) {
-      return List.of();
-    }
-    Map<String, Coverages.Standing> standing = new HashMap<>();
-    coverages.around(desk.site().id(), desk.id()).forEach(each -> standing.put(each.part(), each));
-    return framed.around().stream()
-        .filter(part -> standing.containsKey(part.id()))
-        .map(
-            part -> {
-              Coverages.Standing at = Objects.requireNonNull(standing.get(part.id()));
-              return new AroundView(
-                  at.region().word(), part.id(), at.title(), at.pages(), part.html());
-            })
-        .toList();
+  private AroundView around(Desk desk, Framed framed) {
+    List<StandingView> parts =
+        framed.around().isEmpty()
+            ? List.of()
+            : coverages.around(desk.site().id(), desk.id()).stream()
+                .map(
+                    at ->
+                        new StandingView(
+                            at.region().word(),
+                            at.region().isBeforeContent(),
+                            at.part(),
+                            at.title(),
+                            at.pages()))
+                .toList();
+    return new AroundView(framed.before(), framed.after(), parts);
   }
 
   private @Nullable SharedView shared(Desk desk) {

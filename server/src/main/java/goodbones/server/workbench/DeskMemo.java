@@ -28,7 +28,7 @@ final class DeskMemo {
   private String css = "";
   private Map<String, Block> blocks = Map.of();
   private List<FreshView> fresh = List.of();
-  private List<AroundView> around = List.of();
+  private @Nullable AroundView around;
 
   Fillings fillings() {
     return fillings;
@@ -56,7 +56,7 @@ final class DeskMemo {
       @Nullable String css,
       List<Block> blocks,
       @Nullable List<FreshView> fresh,
-      @Nullable List<AroundView> around) {}
+      @Nullable AroundView around) {}
 
   /**
    * What is new in a drawing.
@@ -69,12 +69,12 @@ final class DeskMemo {
       String newCss,
       List<Block> drawn,
       List<FreshView> newFresh,
-      List<AroundView> newAround,
+      AroundView newAround,
       boolean kept) {
     boolean upToDate = !drawing.isEmpty() && had.equals(drawing);
     boolean sameCss = upToDate && css.equals(newCss);
     boolean sameFresh = upToDate && fresh.equals(newFresh);
-    boolean sameAround = upToDate && around.equals(newAround);
+    boolean sameAround = upToDate && newAround.equals(around);
     Map<String, Block> before = upToDate ? blocks : Map.of();
     List<Block> news =
         drawn.stream()

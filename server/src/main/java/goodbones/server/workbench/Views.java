@@ -45,7 +45,7 @@ final class Views {
       NodeView page,
       List<Block> blocks,
       @Nullable List<FreshView> fresh,
-      @Nullable List<AroundView> around,
+      @Nullable AroundView around,
       @Nullable SharedView shared,
       List<PlacementView> placements,
       List<ListView> lists,
@@ -58,13 +58,21 @@ final class Views {
       String note) {}
 
   /**
+   * What stands around the content of a page.
+   *
+   * @param before the HTML from the start of the body to the page's own content
+   * @param after the HTML from there to its end
+   */
+  record AroundView(String before, String after, List<StandingView> parts) {}
+
+  /**
    * A shared part where it stands around the content of a page.
    *
-   * @param region by its word
+   * @param isBefore whether it is read before the page's own content
    * @param part the id of its document
    * @param pages on how many pages it stands
    */
-  record AroundView(String region, String part, String title, int pages, String html) {}
+  record StandingView(String region, boolean isBefore, String part, String title, int pages) {}
 
   /**
    * Where a shared part stands.

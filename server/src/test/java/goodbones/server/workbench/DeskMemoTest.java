@@ -11,6 +11,8 @@ import org.junit.jupiter.api.Test;
 
 /** What a reader is sent of a drawing: only what it does not have. */
 class DeskMemoTest {
+  private static final Views.AroundView BARE = new Views.AroundView("<main>", "</main>", List.of());
+
   private static final List<FreshView> FRESH =
       List.of(new FreshView("Text", "text", "", 0, "<p></p>"));
   private final DeskMemo memo = new DeskMemo();
@@ -20,8 +22,7 @@ class DeskMemoTest {
   }
 
   private DeskMemo.News first() {
-    return memo.news(
-        "", "a{}", List.of(block("map", "1"), block("key", "2")), FRESH, List.of(), true);
+    return memo.news("", "a{}", List.of(block("map", "1"), block("key", "2")), FRESH, BARE, true);
   }
 
   @Test
@@ -41,7 +42,7 @@ class DeskMemoTest {
             "a{}",
             List.of(block("key", "3"), block("map", "1")),
             FRESH,
-            List.of(),
+            BARE,
             true);
     assertThat(news.drawing()).isNotEqualTo(before.drawing());
     assertThat(news.css()).isNull();
@@ -52,9 +53,9 @@ class DeskMemoTest {
   @Test
   void whoHasAnOlderDrawingGetsAll() {
     DeskMemo.News old = first();
-    memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, List.of(), true);
+    memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, BARE, true);
     DeskMemo.News news =
-        memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, List.of(), true);
+        memo.news(old.drawing(), "b{}", List.of(block("map", "4")), FRESH, BARE, true);
     assertThat(news.css()).isEqualTo("b{}");
     assertThat(news.blocks()).containsExactly(block("map", "4"));
   }
@@ -63,11 +64,11 @@ class DeskMemoTest {
   void whatIsOnlyTriedIsNotWhatTheReaderHasThen() {
     DeskMemo.News before = first();
     DeskMemo.News tried =
-        memo.news(before.drawing(), "b{}", List.of(block("map", "4")), FRESH, List.of(), false);
+        memo.news(before.drawing(), "b{}", List.of(block("map", "4")), FRESH, BARE, false);
     assertThat(tried.css()).isEqualTo("b{}");
     assertThat(tried.blocks()).containsExactly(block("map", "4"));
     DeskMemo.News next =
-        memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, List.of(), true);
+        memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, BARE, true);
     assertThat(next.css()).isNull();
     assertThat(next.blocks()).containsExactly(Block.same("map"));
   }
@@ -77,10 +78,10 @@ class DeskMemoTest {
     DeskMemo.News before = first();
     memo.forget();
     assertThat(
-            memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, List.of(), true)
+            memo.news(before.drawing(), "a{}", List.of(block("map", "1")), FRESH, BARE, true)
                 .blocks())
         .containsExactly(block("map", "1"));
-    assertThat(memo.news("", "a{}", List.of(), FRESH, List.of(), true).css()).isEqualTo("a{}");
+    assertThat(memo.news("", "a{}", List.of(), FRESH, BARE, true).css()).isEqualTo("a{}");
   }
 
   @Test
