@@ -72,16 +72,21 @@ public final class Replacement {
               if (!placement.pieceId().equals(pieceId)) {
                 return placement;
               }
-              Replaced one = replaced(path, placement, showing.shownBy(placement), other);
+              Replaced one = replaced(path, placement, showing, other);
               replaced.add(one);
               return one.after();
             });
     return new Outcome(root, replaced);
   }
 
-  private Replaced replaced(NodeId path, Placement placement, int shown, Placement other) {
+  private Replaced replaced(NodeId path, Placement placement, Showing showing, Placement other) {
     Exchange exchange = new Exchange(library);
-    Placement after = exchange.of(placement, shown, other);
+    Placement after =
+        settled(
+            path,
+            exchange.of(placement, showing.shownBy(placement), other),
+            showing,
+            other.settled());
     SortedMap<LocalKey, LocalValue> kept =
         Optional.ofNullable(exchange.tray(after, after.settled()).get(pieceId))
             .orElseGet(TreeMap::new);
@@ -94,6 +99,20 @@ public final class Replacement {
         fillings - kept.size(),
         kept,
         placement.changes().size() - fillings);
+  }
+
+  /**
+   * Where the other piece stood here before, it comes back as it was then: what has to be asked
+   * about it waits on a page, and stays bound where it is in a piece.
+   */
+  private Placement settled(NodeId path, Placement placement, Showing showing, int shown) {
+    if (placement.settled() == shown) {
+      return placement;
+    }
+    Placement after =
+        new Rebasing(library, showing)
+            .settle(path, placement.withPin(Optional.empty()), shown, false);
+    return showing == Showing.BOUND ? after.withPin(Optional.empty()) : after;
   }
 
   private static boolean isFilling(LocalValue value) {

@@ -177,18 +177,25 @@ final class Settling {
         });
   }
 
-  /** What came of the items of a list stands in their order, and what was left out is removed. */
+  /**
+   * What came of the items of a list stands in their order, and what was left out is removed, also
+   * what the library had moved elsewhere out of an item.
+   */
   private void asListed(
       LocalKey items,
       View then,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
+    RevisionIndex all = without.apply(items);
+    all.root()
+        .walk(
+            node -> {
+              boolean leftOut = last.has(node.id()) && !then.revision().has(node.id());
+              if (leftOut && all.parent(node.id()).filter(then.revision()::has).isPresent()) {
+                changes.put(new LocalKey(node.id(), Aspect.REMOVED), new LocalValue.IsRemoved());
+              }
+            });
     List<NodeId> shown = children(then.shown(items.node()));
-    for (NodeId child : children(without.apply(items).node(items.node()))) {
-      if (last.has(child) && !shown.contains(child)) {
-        changes.put(new LocalKey(child, Aspect.REMOVED), new LocalValue.IsRemoved());
-      }
-    }
     List<NodeId> there = children(last.node(items.node()));
     List<NodeId> wanted = shown.stream().filter(there::contains).toList();
     if (!there.stream().filter(wanted::contains).toList().equals(wanted)) {

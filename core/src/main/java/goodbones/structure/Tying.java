@@ -172,7 +172,8 @@ public final class Tying {
       List<Node> theirs = there.children();
       Set<NodeId> kept = new LinkedHashSet<>();
       List<NodeId> partners = new ArrayList<>();
-      for (Match match : Match.of(here.children(), theirs, this::score)) {
+      Node members = shown().members();
+      for (Match match : Match.of(here.children(), theirs, (a, b) -> score(a, b, members))) {
         partners.add(match.there().id());
         kept.add(match.here().id());
       }
@@ -250,15 +251,24 @@ public final class Tying {
     }
 
     /** How alike two nodes are; 0 where they are not the same kind of thing. */
-    private int score(Node here, Node there) {
+    private int score(Node here, Node there, Node members) {
       Optional<String> tied = placed(bench.shown(), here);
       if (here.kind() != there.kind() || tied.isPresent() && !tied.equals(placed(shown(), there))) {
+        return 0;
+      }
+      boolean list = members.find(there.id()).filter(Node::isList).isPresent();
+      if (list && !mayBeItems(here, there)) {
         return 0;
       }
       int score = 4 + (here.name().equals(there.name()) && !here.name().isEmpty() ? 3 : 0);
       score += here.content().equals(there.content()) ? 2 : 0;
       score += here.styles().equals(there.styles()) ? 2 : 0;
       return score + (kinds(here).equals(kinds(there)) ? 3 : 0);
+    }
+
+    /** In a list nothing stands but what is made from its pattern. */
+    private static boolean mayBeItems(Node here, Node list) {
+      return list.children().isEmpty() || kinds(list).containsAll(kinds(here));
     }
 
     Placement placement() {

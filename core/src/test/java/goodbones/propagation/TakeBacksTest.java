@@ -240,7 +240,7 @@ class TakeBacksTest {
           .asked()
           .forEach(one -> assertThat(decided).containsKey(History.key(one)));
     }
-    assertThat(asked).isGreaterThan(CASES / 15);
+    assertThat(asked).isGreaterThan(CASES / 20);
   }
 
   @Test
@@ -272,7 +272,16 @@ class TakeBacksTest {
                   if (since
                       && value instanceof goodbones.document.LocalValue.ContentIs content
                       && content.value().orElse(null) instanceof FieldValue.Words) {
-                    assertThat(listed).contains(key.node().value());
+                    // Where the earlier revision has it elsewhere, it is kept there.
+                    boolean elsewhere =
+                        after.changes().entrySet().stream()
+                            .anyMatch(
+                                kept ->
+                                    kept.getKey().node().own().equals(key.node().own())
+                                        && kept.getValue().equals(value));
+                    assertThat(elsewhere || listed.contains(key.node().value()))
+                        .as("%s in %s", key, listed)
+                        .isTrue();
                   }
                 });
       }

@@ -18,6 +18,7 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.library.Shown;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -26,6 +27,9 @@ import java.util.function.Predicate;
 
 /** Seeded generator of sections and of edits on them. The same seed gives the same things. */
 public final class Trees {
+  private static final List<Kind> ELEMENTS =
+      Arrays.stream(Kind.values()).filter(Kind::isElement).toList();
+
   private final Random random;
   private final String prefix;
   private List<Placeable> placeable = List.of();
@@ -97,7 +101,7 @@ public final class Trees {
 
   /** A list of boxes with words in them, some of them its items' own. */
   private Node list() {
-    Node heading = element();
+    Node heading = worded();
     Node box = Node.of(freshId(), Kind.BOX, "").withChildren(List.of(heading, element()));
     List<Node> children = new ArrayList<>();
     children.add(Node.of(freshId(), Kind.PATTERN, "").withChildren(List.of(box)));
@@ -192,9 +196,23 @@ public final class Trees {
     return Node.of(freshId(), Kind.COLUMN, "").withChildren(children);
   }
 
+  /** One of any kind that there is; with words, where it has any, and maybe with all the rest. */
   private Node element() {
-    Kind kind = pick(List.of(Kind.HEADING, Kind.TEXT, Kind.LABEL, Kind.BUTTON));
-    return Node.of(freshId(), kind, "").withContent("words", words());
+    Kind kind = pick(ELEMENTS);
+    Node element = Node.of(freshId(), kind, "");
+    for (Field field : Catalogue.fields(kind)) {
+      if (field.key().equals("words")) {
+        element = element.withContent("words", words());
+      } else if (random.nextInt(3) == 0) {
+        element = element.withContent(field.key(), few().content(kind, field));
+      }
+    }
+    return element;
+  }
+
+  private Node worded() {
+    Node element = element();
+    return element.content().containsKey("words") ? element : worded();
   }
 
   private FieldValue words() {
@@ -216,7 +234,8 @@ public final class Trees {
 
   private Edit content(Node node) {
     List<Field> fields = Catalogue.fields(node.kind());
-    if (fields.isEmpty() || random.nextInt(3) > 0) {
+    boolean worded = fields.stream().anyMatch(f -> f.key().equals("words"));
+    if (fields.isEmpty() || worded && random.nextInt(3) > 0) {
       return new Edit.SetContent(node.id(), "words", Optional.of(words()));
     }
     Field field = pick(fields);
