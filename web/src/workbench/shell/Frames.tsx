@@ -275,6 +275,7 @@ function Pane(props: PaneProps) {
   return (
     <section
       aria-label={`${device.title} frame`}
+      aria-current={isLead}
       className={`flex flex-col min-h-0 min-w-0 ${place}`}
     >
       <header

@@ -12,10 +12,21 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.TimeUnit;
 
-/** The packed application with its demo data, started as a process on a free port. */
+/**
+ * The packed application with its demo data, started as a process on a free port. While a test goes
+ * on with one, the next is started beside it, on a copy of the same data.
+ */
 final class Application implements AutoCloseable {
   private static final Path UNPACKED = Path.of("../server/target/app");
+  private static final String DATABASE = "good-bones.mv.db";
   private static final Duration PATIENCE = Duration.ofMinutes(4);
+  private static final Prepared<Path> FILLED = new Prepared<>(Application::fill);
+  private static final Prepared<Application> NEXT = new Prepared<>(Application::startOnCopy);
+
+  static {
+    Runtime.getRuntime().addShutdownHook(new Thread(() -> NEXT.drop(Application::kill)));
+  }
+
   private final HttpClient http = HttpClient.newHttpClient();
   private final Path data;
   private final int port;
@@ -27,9 +38,25 @@ final class Application implements AutoCloseable {
     this.process = launch();
   }
 
+  /** One that nobody has used yet. */
   static Application start() throws IOException {
+    Application started = NEXT.take();
+    NEXT.prepare();
+    return started;
+  }
+
+  private static Application startOnCopy() throws IOException {
+    Path data = Files.createTempDirectory("good-bones");
+    Files.copy(FILLED.get().resolve(DATABASE), data.resolve(DATABASE));
+    return new Application(data, freePort());
+  }
+
+  /** Demo data, as a first start leaves it. */
+  private static Path fill() throws IOException {
     unpack();
-    return new Application(Files.createTempDirectory("good-bones"), freePort());
+    Path data = Files.createTempDirectory("good-bones-filled");
+    new Application(data, freePort()).stop();
+    return data;
   }
 
   /** As the start script does it. */
@@ -146,6 +173,6 @@ final class Application implements AutoCloseable {
 
   @Override
   public void close() {
-    stop();
+    kill();
   }
 }

@@ -17,35 +17,35 @@ import java.util.Map;
 
 /** A person at the browser: what one sees is asked for by role and name. */
 final class Designer implements AutoCloseable {
-  private final Playwright playwright;
-  private final Browser browser;
+  private static final Browser BROWSER = launch();
   private final BrowserContext context;
   private final String address;
   private Page page;
 
   Designer(String address) {
     this.address = address;
-    this.playwright =
-        Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    this.browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
-    this.context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    this.context = BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     this.page = newTab();
+  }
+
+  /** One for all; what somebody does in a context of their own is not seen in another. */
+  private static Browser launch() {
+    return Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(
+                    List.of(
+                        "--no-sandbox",
+                        "--disable-gpu",
+                        "--disable-quic",
+                        "--no-first-run",
+                        "--disable-background-networking",
+                        "--disable-component-update",
+                        "--disable-sync")));
   }
 
   Page newTab() {
@@ -148,7 +148,6 @@ final class Designer implements AutoCloseable {
   @Override
   public void close() {
     context.close();
-    browser.close();
-    playwright.close();
+    context.close();
   }
 }

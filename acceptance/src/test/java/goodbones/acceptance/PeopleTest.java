@@ -5,7 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -72,7 +74,9 @@ class PeopleTest extends WithDesigner {
     for (String path :
         List.of("/library", "/library/opening-band", "/finishes", "/sites/new", "/rollouts")) {
       designer.go(path);
-      page().waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      page()
+          .waitForLoadState(
+              LoadState.NETWORKIDLE, new Page.WaitForLoadStateOptions().setTimeout(60_000));
     }
     show("/sites/saltmarsh-ferries/pages/sf-home");
     assertEquals(List.of(), stopped);

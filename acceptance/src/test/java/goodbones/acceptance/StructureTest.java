@@ -130,8 +130,9 @@ class StructureTest extends WithDesigner {
     assertThat(key.width).isCloseTo(3 * twelfth + 2 * 32, within(0.5));
     assertThat(row.x + row.width - key.x - key.width).isCloseTo(0, within(0.5));
     assertThat(box(PHONE, ".column", 1).y).isGreaterThan(box(PHONE, ".column", 0).y);
-    press("ArrowLeft", "3");
+    press("ArrowLeft");
     inHand("Column");
+    workAt("Phone");
     designer.field("Find a setting").fill("order");
     designer.set("Order", "-1");
     designer.awaitSaved();
@@ -140,7 +141,7 @@ class StructureTest extends WithDesigner {
     assertThat(box(DESKTOP, ".column", 1).x).isGreaterThan(box(DESKTOP, ".column", 0).x);
     designer.field("Find a setting").fill("");
     designer.field("Find a setting").press("Escape");
-    press("1");
+    workAt("Desktop");
   }
 
   private static void takeLastSection() {
@@ -188,13 +189,13 @@ class StructureTest extends WithDesigner {
     takeFirstColumn();
     press("ArrowLeft");
     inHand("Row");
-    press("2");
+    workAt("Tablet");
     designer.button("2 to a line").click();
     designer.awaitSaved();
     assertThat(box(TABLET, ".column", 2).y).isEqualTo(box(TABLET, ".column", 3).y);
     assertThat(box(TABLET, ".column", 4).y).isGreaterThan(box(TABLET, ".column", 3).y);
     assertThat(box(PHONE, ".column", 3).y).isGreaterThan(box(PHONE, ".column", 2).y);
-    press("1");
+    workAt("Desktop");
   }
 
   private void takeFirstColumn() {
@@ -397,10 +398,12 @@ class StructureTest extends WithDesigner {
     inHand("Column");
     add("text", "Text");
     write("Free plots are green");
-    press("ArrowLeft", "3");
+    press("ArrowLeft");
     inHand("Column");
+    workAt("Phone");
     setByKeys("Order", "-1");
-    press("1", "ArrowLeft", "ArrowLeft", "ArrowLeft");
+    workAt("Desktop");
+    press("ArrowLeft", "ArrowLeft", "ArrowLeft");
     inHand("Page");
     add("section", "Section");
     add("heading", "Heading");
@@ -415,9 +418,10 @@ class StructureTest extends WithDesigner {
     press("ArrowLeft");
     inHand("Row");
     setByKeys("Columns", "4 2 3 3");
-    press("2");
+    workAt("Tablet");
     setByKeys("Columns", "equal 2");
-    press("1", "ArrowLeft", "ArrowLeft");
+    workAt("Desktop");
+    press("ArrowLeft", "ArrowLeft");
     inHand("Page");
     add("section", "Section");
     add("heading", "Heading");

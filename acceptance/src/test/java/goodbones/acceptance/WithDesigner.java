@@ -43,6 +43,13 @@ abstract class WithDesigner {
     }
   }
 
+  /** Lets a frame lead, by its key, and waits until it does. */
+  static void workAt(String device) {
+    press(String.valueOf(List.of("Desktop", "Tablet", "Phone").indexOf(device) + 1));
+    PlaywrightAssertions.assertThat(designer.region(device + " frame"))
+        .hasAttribute("aria-current", "true");
+  }
+
   /** Opens a workbench and waits until it is drawn. */
   static void show(String path) {
     designer.go(path);

@@ -74,7 +74,7 @@ class WorkbenchToolsTest extends WithDesigner {
     designer.field("Name of the text").fill("Who said it");
     press("Enter");
     assertThat(designer.region("Outline")).containsText("Who said it");
-    press("3");
+    workAt("Phone");
     assertThat(designer.region("Phone frame")).containsText("edits go to phone alone");
     press("h");
     assertThat(designer.frame(PHONE).locator("[data-node=sf-words-t]")).isHidden();
