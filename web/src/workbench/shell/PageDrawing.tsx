@@ -66,7 +66,7 @@ export function PageDrawing(props: Props) {
             className="absolute right-0 border-r border-soft/60 pr-1 flex items-center"
             style={{ top: strip.top * SCALE + 2, height: Math.max(2, strip.height * SCALE - 4) }}
           >
-            {strip.height * SCALE > 14 && Math.round(strip.height)}
+            {strip.height * SCALE > 14 && Math.round(strip.section)}
           </li>
         ))}
       </ol>
@@ -172,7 +172,8 @@ function piecesInside(
   return inside;
 }
 
-type Place = { node: NodeView; top: number; height: number };
+/** Where a strip is drawn, and how high its section really is, in px of the page. */
+type Place = { node: NodeView; top: number; height: number; section: number };
 
 /** Each strip where its section is drawn; those that are very low make room for their names. */
 function stripsOf(canvas: Canvas | undefined, tree: Tree, from: number): readonly Place[] {
@@ -184,7 +185,7 @@ function stripsOf(canvas: Canvas | undefined, tree: Tree, from: number): readonl
     if (!box) continue;
     const top = Math.max(end, box.y);
     const height = Math.max(least, box.y + box.height - top);
-    strips.push({ node, top, height });
+    strips.push({ node, top, height, section: box.height });
     end = top + height;
   }
   return strips;

@@ -103,7 +103,7 @@ class DemoData implements SmartInitializingSingleton {
         DemoFinishes.clocks(),
         DemoPages.clocks(),
         more.clocks());
-    DemoFrames frames = new DemoFrames(details, coverages);
+    DemoFrames frames = new DemoFrames(details, coverages, sites);
     frames.ferries();
     frames.museum();
     frames.allotments();

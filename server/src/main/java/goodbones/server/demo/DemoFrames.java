@@ -1,21 +1,32 @@
 package goodbones.server.demo;
 
+import goodbones.document.Aspect;
+import goodbones.document.FieldValue;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.sites.ClientDetails;
+import goodbones.server.sites.PageState;
+import goodbones.server.sites.Sites;
 import goodbones.site.Details;
 import goodbones.site.Menu;
 import goodbones.site.Region;
 import goodbones.site.Scope;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** What stands around the pages of the demo’s clients: details, menus, headers and footers. */
 final class DemoFrames {
   private final ClientDetails details;
   private final Coverages coverages;
+  private final Sites sites;
 
-  DemoFrames(ClientDetails details, Coverages coverages) {
+  DemoFrames(ClientDetails details, Coverages coverages, Sites sites) {
+    this.sites = sites;
     this.details = details;
     this.coverages = coverages;
   }
@@ -69,6 +80,10 @@ final class DemoFrames {
         new Scope.OnePage("tv-waiting"),
         Set.of(),
         "st-band-notice");
+    coverages.around("tern-valley", "tv-waiting").stream()
+        .filter(each -> each.region() == Region.BAND_ABOVE)
+        .forEach(
+            notice -> say(notice.part(), "Work morning this Saturday: the gate opens at eight."));
     give("tern-valley", Region.FOOTER, "st-footer-line");
   }
 
@@ -85,6 +100,30 @@ final class DemoFrames {
         menu("Footer", "qc-prices", "qc-bench"));
     give("quillon-clocks", Region.HEADER, "st-header-line");
     give("quillon-clocks", Region.FOOTER, "st-footer-action");
+  }
+
+  /** Fills the words of the one thing that a shared part shows. */
+  private void say(String part, String words) {
+    PageState notice = sites.page(part);
+    Node filled =
+        notice
+            .root()
+            .withChildren(
+                notice.root().children().stream()
+                    .map(
+                        band ->
+                            band.withPlacement(
+                                band.placement()
+                                    .orElseThrow()
+                                    .withChange(
+                                        new LocalKey(
+                                            NodeId.of("st-band-notice-text1"),
+                                            Aspect.content("words")),
+                                        Optional.of(
+                                            new LocalValue.ContentIs(
+                                                new FieldValue.Words(words))))))
+                    .toList());
+    sites.write(part, notice.version(), filled);
   }
 
   private void give(String site, Region region, String piece) {
