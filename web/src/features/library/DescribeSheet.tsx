@@ -4,38 +4,47 @@ import { Button } from '../../ui/Button';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { Sheet } from '../../ui/Sheet';
 import type { Card } from './filter';
-import type { Deed } from './useLibrary';
 
 type Props = {
-  piece: Card;
+  /** Undefined for one that is begun with nothing in it. */
+  piece: Card | undefined;
   choices: Schemas['Choices'];
   clients: readonly { id: string; name: string }[];
-  onDeed: (deed: Deed) => Promise<unknown>;
+  onSave: (said: Schemas['DescribeRequest']) => Promise<unknown>;
   onClose: () => void;
+};
+
+const NOTHING_SAID = {
+  name: '',
+  kind: 'section-template',
+  purpose: 'other',
+  tags: [] as readonly string[],
+  notes: '',
+  siteId: '',
 };
 
 const fieldClass = 'mt-1 w-full border border-line bg-sheet px-2 py-1.5 rounded-[2px]';
 
 /** What is said of a piece: its name, what it is and is for, whose it is. */
-export function DescribeSheet({ piece, choices, clients, onDeed, onClose }: Props) {
-  const [name, setName] = useState(piece.name);
-  const [kind, setKind] = useState(piece.kind);
-  const [purpose, setPurpose] = useState(piece.purpose);
-  const [tags, setTags] = useState(piece.tags.join(', '));
-  const [notes, setNotes] = useState(piece.notes);
-  const [siteId, setSiteId] = useState(piece.siteId);
+export function DescribeSheet({ piece, choices, clients, onSave, onClose }: Props) {
+  const said = piece ?? NOTHING_SAID;
+  const [name, setName] = useState(said.name);
+  const [kind, setKind] = useState(said.kind);
+  const [purpose, setPurpose] = useState(said.purpose);
+  const [tags, setTags] = useState(said.tags.join(', '));
+  const [notes, setNotes] = useState(said.notes);
+  const [siteId, setSiteId] = useState(said.siteId);
   const [problem, setProblem] = useState('');
   const save = async () => {
     try {
-      const said = { name, kind, purpose, tags: tags.split(','), notes, siteId };
-      await onDeed({ do: 'describe', id: piece.id, said });
+      await onSave({ name, kind, purpose, tags: tags.split(','), notes, siteId });
       onClose();
     } catch (failed) {
       setProblem((failed as Error).message);
     }
   };
   return (
-    <Sheet open onClose={onClose} title={`Describe ${piece.name}`}>
+    <Sheet open onClose={onClose} title={piece ? `Describe ${piece.name}` : 'A new piece'}>
       <form
         className="grid grid-cols-2 gap-3"
         onSubmit={(event) => {
@@ -100,9 +109,9 @@ export function DescribeSheet({ piece, choices, clients, onDeed, onClose }: Prop
           </p>
         )}
         <div className="flex justify-end gap-3 mt-2 col-span-2">
-          <Button onClick={onClose}>Leave it as it is</Button>
+          <Button onClick={onClose}>{piece ? 'Leave it as it is' : 'Begin none'}</Button>
           <Button look="main" type="submit" disabled={name.trim() === ''}>
-            Save
+            {piece ? 'Save' : 'Begin to draw'}
           </Button>
         </div>
       </form>

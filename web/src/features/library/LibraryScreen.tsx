@@ -1,5 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { useSites } from '../sites/useSites';
@@ -48,12 +49,13 @@ function useWanted() {
 
 /** The pieces, each shown as itself and whole, at two widths. */
 export function LibraryScreen() {
-  const { pieces, carryOut, busy } = useLibrary();
+  const { pieces, carryOut, begin, busy } = useLibrary();
+  const navigate = useNavigate();
   const choices = useChoices();
   const sites = useSites();
   const { wanted, size, look, set } = useWanted();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const [described, setDescribed] = useState<Card>();
+  const [described, setDescribed] = useState<Card | 'new'>();
   const [used, setUsed] = useState<Card>();
   const [replaced, setReplaced] = useState<Card>();
   const shown = useMemo(() => wantedOf(pieces.data ?? none, wanted), [pieces.data, wanted]);
@@ -136,6 +138,13 @@ export function LibraryScreen() {
             ))}
           </select>
         </label>
+        <Button
+          onClick={() => {
+            setDescribed('new');
+          }}
+        >
+          New piece
+        </Button>
       </header>
       <div className="grid grid-cols-[184px_minmax(0,1fr)] gap-6 min-h-0">
         <FilterRail
@@ -201,10 +210,14 @@ export function LibraryScreen() {
       )}
       {described && (
         <DescribeSheet
-          piece={described}
+          piece={described === 'new' ? undefined : described}
           choices={choices.data}
           clients={sites.data}
-          onDeed={carryOut}
+          onSave={(said) =>
+            described === 'new'
+              ? begin(said).then((id) => navigate(`/library/${id}?site=${said.siteId || site}`))
+              : carryOut({ do: 'describe', id: described.id, said })
+          }
           onClose={() => {
             setDescribed(undefined);
           }}

@@ -38,7 +38,8 @@ const BETWEEN = 8;
 export function PieceCard(props: Props) {
   const { card, purpose, site, width, height, even, at, current, chosen } = props;
   const html = useQuery({
-    queryKey: ['piece-frame', card.id, card.current, site],
+    // A draft is drawn as it was when it was worked on last.
+    queryKey: ['piece-frame', card.id, card.current || card.changed, site],
     queryFn: () => fetchText(`/api/pieces/${card.id}/frame?site=${site}`),
   });
   const phone = Math.round(width * PHONE);
@@ -117,7 +118,11 @@ export function PieceCard(props: Props) {
         </p>
         {card.variants > 0 && <Mark tone="library">{count(card.variants, 'variant')}</Mark>}
         {card.retired && <Mark tone="held">retired</Mark>}
-        {card.draft && <Mark tone="local">draft</Mark>}
+        {card.current === 0 ? (
+          <Mark tone="local">a draft only</Mark>
+        ) : (
+          card.draft && <Mark tone="local">draft</Mark>
+        )}
         {card.behind.length > 0 && (
           <Link to={`/rollouts/${card.id}`} title={`${names(card.behind)}: an older revision`}>
             <Mark tone="local">waits for {count(card.behind.length, 'site')}</Mark>

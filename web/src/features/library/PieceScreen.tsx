@@ -1,11 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { answer, api, Problem, type Schemas } from '../../api/client';
+import { answer, api, fetchText, Problem, type Schemas } from '../../api/client';
+import sizes from '../../api/devices.json';
 import { Button } from '../../ui/Button';
 import { when } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
+import { useSeen } from '../../ui/useSeen';
+import { Whole } from '../../workbench/canvas/Whole';
 import {
   pieceSource,
   type WorkbenchAnswer,
@@ -194,7 +197,8 @@ function Revisions({ view, site, replace }: ReleaseProps & { site: string }) {
   const told = (r: Revision) =>
     r.followUp ? `with ${nameOf(r.followedPiece)} ${r.followedRevision}` : r.note;
   const row = (r: Revision) => (
-    <p className="grid grid-cols-[2.5rem_1fr_auto] gap-2 py-1">
+    <div className="grid grid-cols-[176px_2rem_1fr_auto] gap-3 py-1.5">
+      <RevisionDrawn piece={piece} revision={r.number} site={site} />
       <span className="font-semibold tabular-nums">{r.number}</span>
       <span className={r.goneBackOn ? 'line-through text-soft' : ''}>{told(r)}</span>
       <span className="text-soft">
@@ -218,7 +222,7 @@ function Revisions({ view, site, replace }: ReleaseProps & { site: string }) {
           </Link>
         )}
       </span>
-    </p>
+    </div>
   );
   return (
     <>
@@ -267,6 +271,26 @@ function Revisions({ view, site, replace }: ReleaseProps & { site: string }) {
         )}
       </Sheet>
     </>
+  );
+}
+
+type DrawnProps = { piece: string; revision: number; site: string };
+
+/** The room for the drawing of a revision, in px. */
+const DRAWN = { width: 176, height: 96 };
+
+/** A revision as it looks at a client's; drawn when it is seen. */
+function RevisionDrawn({ piece, revision, site }: DrawnProps) {
+  const [place, seen] = useSeen<HTMLDivElement>();
+  const html = useQuery({
+    queryKey: ['revision-frame', piece, revision, site],
+    queryFn: () => fetchText(`/api/pieces/${piece}/frame?site=${site}&revision=${revision}`),
+    enabled: seen,
+  });
+  return (
+    <div ref={place} className="grid bg-board" style={DRAWN}>
+      <Whole html={html.data} title={`Revision ${revision}`} viewport={sizes.desktop} {...DRAWN} />
+    </div>
   );
 }
 

@@ -52,16 +52,19 @@ export function WhereUsed({ piece, site, onClose }: Props) {
   );
 }
 
-/** Of each client so many pages are drawn; the others are named. */
+/** Of each client so many placements are drawn; the others are named. */
 const DRAWN = 4;
 
-/** A page, whole and very small. */
-function PageDrawn({ page }: { page: string }) {
-  const address = `/api/pages/${page}/frame`;
+/** The room for the drawing of a placement, in px. */
+const ROOM = { width: 334, height: 120 };
+
+/** The section of a page in which a placement stands, with that page’s words. */
+function PlacementDrawn({ page }: { page: OnPage }) {
+  const address = `/api/pages/${page.pageId}/frame?only=${encodeURIComponent(page.path)}`;
   const html = useQuery({ queryKey: ['frame', address], queryFn: () => fetchText(address) });
   return (
-    <span aria-hidden className="w-14 h-12 grid place-items-center bg-board shrink-0">
-      <Whole html={html.data} title="The page" viewport={sizes.desktop} width={52} height={46} />
+    <span aria-hidden className="grid bg-board">
+      <Whole html={html.data} title={`On ${page.title}`} viewport={sizes.desktop} {...ROOM} />
     </span>
   );
 }
@@ -87,16 +90,18 @@ function Level({ used, site }: { used: Used; site: string }) {
               <li key={`${page.pageId} ${page.path}`} className="border-b border-hair">
                 <Link
                   to={`/sites/${page.siteId}/pages/${page.pageId}?node=${encodeURIComponent(page.path)}`}
-                  className="flex items-center gap-2 py-1 hover:bg-sheet text-[13px]"
+                  className="block py-1.5 hover:bg-sheet text-[13px]"
                 >
-                  {i < DRAWN && <PageDrawn page={page.pageId} />}
-                  <span className="font-medium truncate">{page.title}</span>
-                  <span className="text-soft ml-auto whitespace-nowrap">
-                    revision {page.revision}
+                  {i < DRAWN && <PlacementDrawn page={page} />}
+                  <span className="flex items-center gap-2 mt-1">
+                    <span className="font-medium truncate">{page.title}</span>
+                    <span className="text-soft ml-auto whitespace-nowrap">
+                      revision {page.revision}
+                    </span>
+                    {page.changes > 0 && <Mark tone="local">{page.changes} of its own</Mark>}
+                    {page.held && <Mark tone="held">held</Mark>}
+                    {page.behind && !page.held && <Mark tone="local">behind</Mark>}
                   </span>
-                  {page.changes > 0 && <Mark tone="local">{page.changes} of its own</Mark>}
-                  {page.held && <Mark tone="held">held</Mark>}
-                  {page.behind && !page.held && <Mark tone="local">behind</Mark>}
                 </Link>
               </li>
             ))}

@@ -63,6 +63,12 @@ describe('what of the library is wanted', () => {
     expect(names({ state: 'unused' })).toEqual(['Fares', 'Opening']);
   });
 
+  it('can be a draft only', () => {
+    const begun = [...cards, card('Begun', { current: 0, draft: true })];
+    const only = wantedOf(begun, { ...everything, state: 'only' });
+    expect(only.map((each) => each.name)).toEqual(['Begun']);
+  });
+
   it('stands in the order that is asked for', () => {
     expect(names({ sort: 'reach' })).toEqual(['Pair', 'Fares', 'Opening']);
     expect(names({ sort: 'changed' })).toEqual(['Pair', 'Fares', 'Opening']);

@@ -22,6 +22,7 @@ export const states = {
   used: 'Used',
   unused: 'Not used',
   draft: 'With a draft',
+  only: 'A draft only',
   waiting: 'Waits to be rolled out',
   variants: 'With variants',
   retired: 'Retired',
@@ -46,6 +47,8 @@ function isIn(state: State, card: Card): boolean {
       return card.reach.placements === 0;
     case 'draft':
       return card.draft;
+    case 'only':
+      return card.current === 0;
     case 'waiting':
       return card.behind.length > 0;
     case 'variants':

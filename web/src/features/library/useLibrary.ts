@@ -44,7 +44,13 @@ export function useLibrary() {
       if (deed.do === 'release') await queries.invalidateQueries({ queryKey: ['rollouts'] });
     },
   });
-  return { pieces, carryOut: deeds.mutateAsync, busy: deeds.isPending };
+  /** Begins a piece with nothing in it, as a draft; its id comes back. */
+  const begin = async (said: Schemas['DescribeRequest']) => {
+    const begun = await answer(api.POST('/api/pieces', { body: said }));
+    await queries.invalidateQueries({ queryKey: ['pieces'] });
+    return begun.id;
+  };
+  return { pieces, carryOut: deeds.mutateAsync, begin, busy: deeds.isPending };
 }
 
 /** The kinds and purposes that there are. */

@@ -8,6 +8,7 @@ import { count } from '../../ui/count';
 import { Empty } from '../../ui/States';
 import { useSeen } from '../../ui/useSeen';
 import { Whole } from '../../workbench/canvas/Whole';
+import { KeepStart } from './KeepStart';
 import { lifted, nested, stepped, type Filed } from './order';
 import { PageSettings } from './PageSettings';
 import type { SitePage } from './useSites';
@@ -60,6 +61,7 @@ export function PagesTab({ site, onStart }: Props) {
           </section>
           <section aria-label="About this page" className="min-h-0 overflow-y-auto pb-8">
             <PageSettings key={chosen.id} siteId={site.id} page={chosen} />
+            <KeepStart key={`keep ${chosen.id}`} site={site} page={chosen} />
           </section>
         </>
       )}

@@ -3,6 +3,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { usePageKinds, useRegions } from './useSites';
+import { isOffered } from '../../workbench/hands/actions';
 
 export type Rule = Schemas['Rule'];
 
@@ -37,10 +38,7 @@ export function RuleForm({ rule, pages, parts, siteId, onChange, onDrop }: Props
   });
   const isBand = isBandAt(rule.region);
   const offered = (pieces.data ?? []).filter(
-    (piece) =>
-      !piece.retired &&
-      piece.root === 'section' &&
-      (piece.siteId === '' || piece.siteId === siteId),
+    (piece) => piece.root === 'section' && isOffered(piece, siteId),
   );
   const wanted = fitting[rule.region];
   const first = offered.filter((piece) => piece.kind === wanted);

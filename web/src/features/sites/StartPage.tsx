@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import sizes from '../../api/devices.json';
-import { answer, api, fetchText, Problem } from '../../api/client';
+import { answer, api, done, fetchText, Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
@@ -60,6 +60,22 @@ export function StartPage({ site, onClose }: Props) {
   });
   const set = sets.data?.find((one) => start.from === 'set' && one.id === start.id);
   const named = title.trim() || (chosen?.name ?? '');
+  const takeAway = async () => {
+    if (start.from !== 'composition' && start.from !== 'set') return;
+    const params = { path: { id: start.id } };
+    try {
+      await done(
+        start.from === 'set'
+          ? api.DELETE('/api/sets/{id}', { params })
+          : api.DELETE('/api/compositions/{id}', { params }),
+      );
+      setStart({ from: 'nothing' });
+      await queries.invalidateQueries({ queryKey: ['compositions'] });
+      await queries.invalidateQueries({ queryKey: ['site-sets'] });
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'It is still there; try again.');
+    }
+  };
   const make = async () => {
     try {
       if (start.from === 'set') {
@@ -131,17 +147,21 @@ export function StartPage({ site, onClose }: Props) {
               <Choice
                 key={one.id}
                 title={one.name}
-                notes="Several pages at once"
+                notes={`${count(one.pages.length, 'page')} at once: ${one.pages.map((page) => page.title).join(', ')}`}
                 chosen={set === one}
                 onChoose={() => {
                   setStart({ from: 'set', id: one.id });
                 }}
               >
-                <ol className="list-decimal pl-5 text-[13px] leading-5 text-left">
-                  {one.pages.map((page) => (
-                    <li key={page}>{page}</li>
+                <span className="grid grid-cols-3 gap-1 self-start">
+                  {one.pages.slice(0, MOST_OF_SET).map((page) => (
+                    <Drawn
+                      key={page.place}
+                      room={OF_SET}
+                      address={`/api/sites/${site.id}/sets/${one.id}/pages/${page.place}/frame`}
+                    />
                   ))}
-                </ol>
+                </span>
               </Choice>
             ))}
             {site.pages.map((page) => (
@@ -178,6 +198,16 @@ export function StartPage({ site, onClose }: Props) {
           </p>
         )}
         <div className="flex justify-end gap-3">
+          {(chosen ?? (set?.kept && set)) && (
+            <Button
+              look="quiet"
+              className="mr-auto"
+              title="Pages that began with it stay as they are"
+              onClick={() => void takeAway()}
+            >
+              Take “{(chosen ?? set)?.name}” away
+            </Button>
+          )}
           <Button onClick={onClose}>Make none</Button>
           <Button look="main" type="submit" disabled={named === '' && !set}>
             {set ? `Make ${count(set.pages.length, 'page')}` : 'Make page'}
@@ -225,8 +255,12 @@ function Choice({ title, notes, chosen, onChoose, children }: ChoiceProps) {
 /** The room for a drawing in a choice, in px. */
 const ROOM = { width: 150, height: 196 };
 
+/** The room for each page of a set, in px, and how many of them are drawn. */
+const OF_SET = { width: 48, height: 62 };
+const MOST_OF_SET = 9;
+
 /** A page, whole: the longer it is, the smaller it is drawn. */
-function Drawn({ address }: { address: string }) {
+function Drawn({ address, room = ROOM }: { address: string; room?: typeof ROOM }) {
   const html = useQuery({ queryKey: ['frame', address], queryFn: () => fetchText(address) });
-  return <Whole html={html.data} title="How it begins" viewport={sizes.desktop} {...ROOM} />;
+  return <Whole html={html.data} title="How it begins" viewport={sizes.desktop} {...room} />;
 }

@@ -19,8 +19,11 @@ export type Addable = {
 };
 
 /** Whether a piece is offered at a client; the server refuses what is not. */
-export function isOffered(piece: { retired: boolean; siteId: string }, site: string): boolean {
-  return !piece.retired && (piece.siteId === '' || piece.siteId === site);
+export function isOffered(
+  piece: { current: number; retired: boolean; siteId: string },
+  site: string,
+): boolean {
+  return piece.current > 0 && !piece.retired && (piece.siteId === '' || piece.siteId === site);
 }
 
 type Listed = { name: string; notes: string; tags: readonly string[]; words: string };

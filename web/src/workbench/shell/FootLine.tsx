@@ -177,7 +177,11 @@ function PieceReach({ view }: { view: WorkbenchView }) {
     <>
       <strong className="font-semibold">{view.title}</strong>
       <span>
-        {piece.draft ? `draft on revision ${piece.current}` : `revision ${piece.current}`}
+        {piece.current === 0
+          ? 'a draft only: it can be placed once it is released'
+          : piece.draft
+            ? `draft on revision ${piece.current}`
+            : `revision ${piece.current}`}
       </span>
       <span>{reachWords(piece.reach)}</span>
       {piece.variants

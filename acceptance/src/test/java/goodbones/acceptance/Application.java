@@ -87,6 +87,7 @@ final class Application implements AutoCloseable {
                 "-jar",
                 UNPACKED.resolve("server-0.1.0-exec.jar").toString(),
                 "--goodbones.demo=true",
+                "--goodbones.demo.work=false",
                 "--goodbones.data=" + data,
                 "--server.port=" + port)
             .redirectErrorStream(true)

@@ -44,6 +44,12 @@ final class Api {
         json(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put(path), body));
   }
 
+  Answer delete(String path) {
+    return send(
+        org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete(path)
+            .with(csrf()));
+  }
+
   private static MockHttpServletRequestBuilder json(MockHttpServletRequestBuilder at, Object body) {
     return at.with(csrf())
         .contentType(MediaType.APPLICATION_JSON)

@@ -182,7 +182,7 @@ class ComingInTest {
 
   @Test
   void demoAccountsComeInOnlyInDemoModeAlsoWithADemoDatabase() {
-    start("--goodbones.demo=true");
+    start("--goodbones.demo=true", "--goodbones.demo.work=false");
     assertThat(new Visitor().signIn("iris", "ridge-beam").statusCode()).isEqualTo(204);
     server.close();
     start();
@@ -193,7 +193,7 @@ class ComingInTest {
 
   @Test
   void strangersGetNothingAndNowhere() {
-    start("--goodbones.demo=true");
+    start("--goodbones.demo=true", "--goodbones.demo.work=false");
     strangersGetNoSessionNoDescriptionAndAPolicy();
     cookiesAreSecureBehindTls();
     tryingPasswordsIsSlowedDownInWords();
@@ -255,7 +255,7 @@ class ComingInTest {
 
   @Test
   void aBackupIsWrittenWhileItRunsAndReadBackAndRestored() throws Exception {
-    start("--goodbones.demo=true");
+    start("--goodbones.demo=true", "--goodbones.demo.work=false");
     Path file = data.resolveSibling("backup-" + System.nanoTime() + ".zip");
     String[] running = Files.readString(data.resolve("running.txt")).strip().split(" ");
     assertThat(running[0]).isEqualTo(String.valueOf(port));
@@ -290,7 +290,7 @@ class ComingInTest {
     assertThat(restore.waitFor()).as(said).isZero();
     assertThat(said).contains("Restored");
     data = elsewhere;
-    start("--goodbones.demo=true");
+    start("--goodbones.demo=true", "--goodbones.demo.work=false");
     Visitor iris = new Visitor();
     assertThat(iris.signIn("iris", "ridge-beam").statusCode()).isEqualTo(204);
     assertThat(iris.get("/api/sites").body()).contains("Saltmarsh Ferries");

@@ -115,12 +115,65 @@ class CompositionsApiTest {
     return html.replaceAll("<[^>]*>", " ").replaceAll("\\s+", " ").strip();
   }
 
+  private static List<String> titles(JsonNode set) {
+    return set.path("pages").valueStream().map(page -> page.path("title").asString()).toList();
+  }
+
+  @Test
+  void thePagesOfASiteAreKeptAsASetForOthersAndCanBeTakenAway() {
+    Map<String, Object> named = Map.of("name", "As the clocks have it");
+    assertThat(api.write("/api/sites/quillon-clocks/sets", named).status()).isEqualTo(200);
+    assertThat(api.write("/api/sites/quillon-clocks/sets", Map.of("name", " ")).status())
+        .isEqualTo(422);
+    JsonNode sets = api.read("/api/sites/tern-valley/sets").body();
+    JsonNode ours = sets.get(sets.size() - 1);
+    assertThat(ours.path("kept").asBoolean()).isTrue();
+    assertThat(titles(ours)).contains("Repairs", "The bench").doesNotContain("Home");
+    JsonNode first = ours.path("pages").get(0);
+    String frame = "/api/sites/tern-valley/sets/" + ours.path("id").asString() + "/pages/";
+    assertThat(api.text(frame + first.path("place").asInt() + "/frame")).contains("<section");
+    assertThat(api.read(frame + "99/frame").status()).isEqualTo(404);
+    Api.Answer made =
+        api.write(
+            "/api/sites/tern-valley/pages/from-set", Map.of("set", ours.path("id").asString()));
+    assertThat(made.body()).hasSize(titles(ours).size());
+    JsonNode page = api.page(made.body().get(0).path("id").asString());
+    assertThat(pieces(page)).isNotEmpty();
+    assertThat(words(Api.html(page))).doesNotContain("clock");
+    assertThat(api.delete("/api/sets/" + ours.path("id").asString()).status()).isEqualTo(200);
+    assertThat(api.read("/api/sites/saltmarsh-ferries/sets").body()).hasSize(2);
+  }
+
+  @Test
+  void whatIsReplacedIsReplacedInCompositionsAndSetsToo() {
+    api.write("/api/pages/qc-home/composition", Map.of("name", "Ours"));
+    api.write("/api/sites/quillon-clocks/sets", Map.of("name", "All of ours"));
+    String plan = "/api/rollouts/replacement?piece=quote-band&by=testimonial";
+    String basis = api.read(plan).body().path("basis").asString();
+    Api.Answer done =
+        api.write(
+            "/api/rollouts/replacement",
+            Map.of("pieceId", "quote-band", "by", "testimonial", "basis", basis));
+    assertThat(done.status()).as(done.detail()).isEqualTo(200);
+    JsonNode ours = compositions().get(compositions().size() - 1);
+    assertThat(ours.path("missing")).isEmpty();
+    assertThat(ours.path("pieces").valueStream().map(JsonNode::asString))
+        .contains("Testimonial")
+        .doesNotContain("Quote band");
+    JsonNode sets = api.read("/api/sites/oakum-rope-museum/sets").body();
+    JsonNode all = sets.get(sets.size() - 1);
+    assertThat(
+            api.text(
+                "/api/sites/oakum-rope-museum/sets/"
+                    + all.path("id").asString()
+                    + "/pages/0/frame"))
+        .contains("customer said");
+  }
+
   @Test
   void aSiteStartsFromASetOfPagesAndGetsNoneTwice() {
     JsonNode sets = api.read("/api/sites/quillon-clocks/sets").body();
-    assertThat(sets.get(1).path("pages").valueStream().map(JsonNode::asString))
-        .contains("About", "News")
-        .doesNotContain("Prices");
+    assertThat(titles(sets.get(1))).contains("About", "News").doesNotContain("Prices");
     Api.Answer made = api.write("/api/sites/quillon-clocks/pages/from-set", Map.of("set", "whole"));
     assertThat(made.body()).hasSize(sets.get(1).path("pages").size());
     assertThat(api.page(made.body().get(0).path("id").asString()).path("placements")).isNotEmpty();

@@ -27,7 +27,7 @@ import tools.jackson.databind.JsonNode;
  * filling, two rollouts of which one was taken back and one waits for an answer, a draft, and a
  * section that was removed last.
  */
-@SpringBootTest(properties = "goodbones.demo=true")
+@SpringBootTest(properties = {"goodbones.demo=true", "goodbones.demo.work=false"})
 @AutoConfigureMockMvc
 @WithUserDetails("iris")
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)

@@ -15,6 +15,7 @@ import org.springframework.test.annotation.DirtiesContext;
 @SpringBootTest(
     properties = {
       "goodbones.demo=true",
+      "goodbones.demo.work=false",
       "springdoc.api-docs.enabled=true",
       "spring.datasource.url=jdbc:h2:mem:${random.uuid};DB_CLOSE_DELAY=-1"
     })

@@ -123,6 +123,87 @@ class ShelfApiTest {
         .containsExactly("box", "spring");
   }
 
+  private String begun(String kind) {
+    Api.Answer begun =
+        api.write(
+            "/api/pieces",
+            Map.of(
+                "name",
+                "Drawn from nothing",
+                "kind",
+                kind,
+                "purpose",
+                "other",
+                "tags",
+                List.of(),
+                "notes",
+                "",
+                "siteId",
+                ""));
+    assertThat(begun.status()).as(begun.detail()).isEqualTo(200);
+    return begun.body().path("id").asString();
+  }
+
+  @Test
+  void aPieceThatIsADraftOnlyIsWorkedOnAndStandsNowhereBeforeItIsReleased() {
+    String id = begun("section-template");
+    assertThat(card(id).path("current").asInt()).isZero();
+    JsonNode empty = api.piece(id);
+    assertThat(empty.path("piece").path("draft").asBoolean()).isFalse();
+    assertThat(place("sf-home", id).detail()).contains("has not been released yet");
+    Api.Answer drawn =
+        api.editPiece(
+            id,
+            "type",
+            "ADD",
+            "node",
+            empty.path("blocks").get(0).path("id").asString(),
+            "kind",
+            "heading",
+            "value",
+            "");
+    assertThat(drawn.status()).as(drawn.detail()).isEqualTo(200);
+    assertThat(card(id).path("draft").asBoolean()).isTrue();
+    assertThat(api.text("/api/pieces/" + id + "/frame?site=saltmarsh-ferries")).contains("<h2");
+    assertThat(place("sf-home", id).detail()).contains("has not been released yet");
+    assertThat(
+            api.editPiece(
+                    "st-text",
+                    "type",
+                    "PLACE",
+                    "node",
+                    "st-text-column1",
+                    "before",
+                    "",
+                    "piece",
+                    id)
+                .status())
+        .isEqualTo(422);
+    assertThat(api.read("/api/pieces/" + id + "/revisions").body()).isEmpty();
+    assertThat(api.read("/api/rollouts/replacement?piece=quote-band&by=" + id).detail())
+        .contains("has not been released yet");
+    String section = api.piece(id).path("blocks").get(0).path("id").asString();
+    Api.Answer within =
+        api.editPiece(id, "type", "PLACE", "node", section, "before", "", "piece", "st-card");
+    assertThat(within.status()).as(within.detail()).isEqualTo(200);
+    api.editPiece("st-card", "type", "RENAME", "node", "st-card", "value", "Two");
+    Api.Answer newer =
+        api.write(
+            "/api/pieces/st-card/release?site=saltmarsh-ferries",
+            Map.of("version", api.piece("st-card").path("version").asLong(), "note", "Named"));
+    assertThat(newer.status()).as(newer.detail()).isEqualTo(200);
+    assertThat(api.read("/api/rollouts").status()).isEqualTo(200);
+    assertThat(card(id).path("current").asInt()).as("a draft only has no follow-ups").isZero();
+    Api.Answer released =
+        api.write(
+            "/api/pieces/" + id + "/release?site=saltmarsh-ferries",
+            Map.of("version", api.piece(id).path("version").asLong(), "note", "The first drawing"));
+    assertThat(released.status()).as(released.detail()).isEqualTo(200);
+    assertThat(card(id).path("current").asInt()).isEqualTo(1);
+    assertThat(place("sf-home", id).status()).isEqualTo(200);
+    assertThat(begun("saved-block")).isNotEqualTo(id);
+  }
+
   @Test
   void aPieceOfOneClientStandsAtNoOtherAndInNoPieceForAll() {
     JsonNode before = api.read("/api/pieces").body();

@@ -17,9 +17,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class CompositionController {
   private final Compositions compositions;
+  private final SiteSets sets;
 
-  CompositionController(Compositions compositions) {
+  CompositionController(Compositions compositions, SiteSets sets) {
     this.compositions = compositions;
+    this.sets = sets;
   }
 
   record StartedPage(String id) {}
@@ -45,8 +47,8 @@ class CompositionController {
   }
 
   @GetMapping(path = "/pages/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)
-  String pageFrame(@PathVariable String id) {
-    return compositions.pageFrame(id);
+  String pageFrame(@PathVariable String id, @RequestParam(defaultValue = "") String only) {
+    return compositions.pageFrame(id, only);
   }
 
   @PostMapping("/sites/{id}/pages/from-composition")
@@ -63,14 +65,32 @@ class CompositionController {
 
   /** The sets of pages that a client's site can start from, as far as it lacks them. */
   @GetMapping("/sites/{id}/sets")
-  List<Compositions.SetView> sets(@PathVariable String id) {
-    return compositions.sets(id);
+  List<SiteSets.SetView> sets(@PathVariable String id) {
+    return sets.all(id);
+  }
+
+  @GetMapping(
+      path = "/sites/{id}/sets/{set}/pages/{place}/frame",
+      produces = MediaType.TEXT_HTML_VALUE)
+  String setFrame(@PathVariable String id, @PathVariable String set, @PathVariable int place) {
+    return sets.frame(id, set, place);
+  }
+
+  /** Keeps the pages of a site as a set. */
+  @PostMapping("/sites/{id}/sets")
+  void keepSet(@PathVariable String id, @Valid @RequestBody KeptComposition kept) {
+    sets.keep(id, kept.name());
+  }
+
+  @DeleteMapping("/sets/{id}")
+  void removeSet(@PathVariable String id) {
+    sets.remove(id);
   }
 
   /** Makes the pages of a set that the client does not have yet. */
   @PostMapping("/sites/{id}/pages/from-set")
   List<StartedPage> fromSet(@PathVariable String id, @Valid @RequestBody FromSet start) {
-    return compositions.pagesFrom(id, start.set()).stream().map(StartedPage::new).toList();
+    return sets.pagesFrom(id, start.set()).stream().map(StartedPage::new).toList();
   }
 
   /** Keeps what stands on a page from the library as a composition. */

@@ -25,9 +25,7 @@ class CompositionEntity {
     this.name = name;
     this.notes = notes;
     this.position = position;
-    List<String> lines = new ArrayList<>();
-    parts.forEach(part -> lines.add((part.pieceId() + " " + part.variant()).strip()));
-    this.pieces = String.join("\n", lines);
+    this.pieces = Part.lines(parts);
   }
 
   /**
@@ -35,7 +33,30 @@ class CompositionEntity {
    *
    * @param variant the id of the variant that is shown; empty for the piece's own form
    */
-  record Part(String pieceId, String variant) {}
+  record Part(String pieceId, String variant) {
+    /** A part to a line. */
+    static String lines(List<Part> parts) {
+      List<String> lines = new ArrayList<>();
+      parts.forEach(part -> lines.add((part.pieceId() + " " + part.variant()).strip()));
+      return String.join("\n", lines);
+    }
+
+    static List<Part> of(String lines) {
+      List<Part> parts = new ArrayList<>();
+      for (String line : lines.split("\n")) {
+        String[] words = line.split(" ");
+        parts.add(new Part(words[0], words.length > 1 ? words[1] : ""));
+      }
+      return parts;
+    }
+
+    /** The same, or another piece in its own form where it was the one that goes. */
+    static List<Part> replaced(List<Part> parts, String gone, String by) {
+      return parts.stream()
+          .map(part -> part.pieceId().equals(gone) ? new Part(by, "") : part)
+          .toList();
+    }
+  }
 
   String id() {
     return id;
@@ -54,11 +75,10 @@ class CompositionEntity {
   }
 
   List<Part> parts() {
-    List<Part> parts = new ArrayList<>();
-    for (String line : pieces.split("\n")) {
-      String[] words = line.split(" ");
-      parts.add(new Part(words[0], words.length > 1 ? words[1] : ""));
-    }
-    return parts;
+    return Part.of(pieces);
+  }
+
+  void replace(String gone, String by) {
+    pieces = Part.lines(Part.replaced(parts(), gone, by));
   }
 }

@@ -28,7 +28,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -42,6 +41,7 @@ public class Compositions {
   private static final int NAME_LIMIT = 80;
 
   private final CompositionRepository repository;
+  private final SiteSetRepository sets;
   private final Pieces pieces;
   private final Descriptions descriptions;
   private final Sites sites;
@@ -51,6 +51,7 @@ public class Compositions {
 
   Compositions(
       CompositionRepository repository,
+      SiteSetRepository sets,
       Pieces pieces,
       Descriptions descriptions,
       Sites sites,
@@ -58,6 +59,7 @@ public class Compositions {
       Frames frames,
       Framing framing) {
     this.repository = repository;
+    this.sets = sets;
     this.pieces = pieces;
     this.descriptions = descriptions;
     this.sites = sites;
@@ -98,7 +100,7 @@ public class Compositions {
   private Set<String> usable(String siteId) {
     Set<String> usable = new HashSet<>();
     for (DescribedPiece piece : descriptions.all()) {
-      if (!piece.retired() && piece.said().mayStandIn(siteId)) {
+      if (piece.mayBePlacedAt(siteId)) {
         usable.add(piece.id());
       }
     }
@@ -108,29 +110,52 @@ public class Compositions {
   /** A composition as a page of a client would begin with it. */
   @Transactional(readOnly = true)
   String frame(String id, String siteId) {
-    Node page = PageStart.of(Frames.PIECE_PAGE, placed(id, siteId), Compositions::freshId);
+    CompositionEntity composition = entity(id);
+    return frame(siteId, composition.name(), composition.parts());
+  }
+
+  /** Pieces as a page of a client would begin with them. */
+  String frame(String siteId, String title, List<CompositionEntity.Part> parts) {
+    Node page = PageStart.of(Frames.PIECE_PAGE, placed(parts, siteId), Compositions::freshId);
     Map<String, Integer> shown = new HashMap<>(pieces.currents());
     shown.putAll(sites.adopted(siteId).revisions());
     return frames.html(
         Shown.of(page, new Adopted(shown), pieces),
         finishes.draftFor(siteId),
         sites.get(siteId),
-        entity(id).name());
+        title);
   }
 
-  /** A page as it is seen. */
+  /**
+   * A page as it is seen.
+   *
+   * @param only a placement on it, to draw its section alone; empty for the whole page
+   */
   @Transactional(readOnly = true)
-  String pageFrame(String pageId) {
+  String pageFrame(String pageId, String only) {
     PageState page = sites.page(pageId);
     SiteInfo site = sites.get(page.siteId());
     SiteFinishes look = finishes.forSite(site.id());
     Surroundings surroundings = frames.surroundings(site, pageId);
-    return Frames.html(
-        new Framed(
-            Renderer.render(sites.shown(page), look, surroundings),
-            framing.around(page, look, surroundings)),
-        site,
-        page.title());
+    Framed drawn =
+        only.isEmpty()
+            ? new Framed(
+                Renderer.render(sites.shown(page), look, surroundings),
+                framing.around(page, look, surroundings))
+            : Framed.bare(Renderer.render(sites.shown(alone(page, only)), look, surroundings));
+    return Frames.html(drawn, site, page.title());
+  }
+
+  private static PageState alone(PageState page, String placement) {
+    NodeId outermost = NodeId.of(placement).outer();
+    List<Node> sections =
+        page.root().children().stream()
+            .filter(section -> section.find(outermost).isPresent())
+            .toList();
+    if (sections.isEmpty()) {
+      throw new NotFound("placement", placement);
+    }
+    return page.withRoot(page.root().withChildren(sections));
   }
 
   private CompositionEntity entity(String id) {
@@ -142,11 +167,11 @@ public class Compositions {
   }
 
   /** Placements of its pieces, on the revisions that the client shows, or else the current ones. */
-  private List<Placement> placed(String id, String siteId) {
+  private List<Placement> placed(List<CompositionEntity.Part> parts, String siteId) {
     Set<String> usable = usable(siteId);
     Adopted adopted = sites.adopted(siteId);
     List<Placement> placed = new ArrayList<>();
-    for (CompositionEntity.Part part : entity(id).parts()) {
+    for (CompositionEntity.Part part : parts) {
       if (usable.contains(part.pieceId())) {
         int revision =
             adopted.revisions().getOrDefault(part.pieceId(), pieces.current(part.pieceId()));
@@ -175,7 +200,11 @@ public class Compositions {
    */
   @Transactional
   String pageFrom(String siteId, String title, String compositionId) {
-    List<Placement> placed = placed(compositionId, siteId);
+    return pageFrom(siteId, title, entity(compositionId).parts());
+  }
+
+  String pageFrom(String siteId, String title, List<CompositionEntity.Part> parts) {
+    List<Placement> placed = placed(parts, siteId);
     for (Placement each : placed) {
       finishes.requireShown(
           siteId,
@@ -184,55 +213,6 @@ public class Compositions {
           "“" + pieces.names().get(each.pieceId()) + "”");
     }
     return sites.newPage(siteId, title, id -> PageStart.of(id, placed, Compositions::freshId));
-  }
-
-  /**
-   * A set of pages.
-   *
-   * @param pages the titles of those that the client does not have yet, in order
-   */
-  record SetView(String id, String name, List<String> pages) {}
-
-  /** The sets of which a client lacks some page. */
-  @Transactional(readOnly = true)
-  List<SetView> sets(String siteId) {
-    return SiteSets.ALL.stream()
-        .map(
-            set ->
-                new SetView(
-                    set.id(),
-                    set.name(),
-                    lacking(siteId, set).stream().map(SiteSets.SetPage::title).toList()))
-        .filter(view -> !view.pages().isEmpty())
-        .toList();
-  }
-
-  /** The pages of a set that a client has none of the same title for. */
-  private List<SiteSets.SetPage> lacking(String siteId, SiteSets.SiteSet set) {
-    Set<String> titles = new HashSet<>();
-    sites.pages(siteId).forEach(page -> titles.add(page.title().toLowerCase(Locale.ROOT)));
-    return set.pages().stream()
-        .filter(page -> repository.existsById(page.composition()))
-        .filter(page -> !titles.contains(page.title().toLowerCase(Locale.ROOT)))
-        .toList();
-  }
-
-  /**
-   * Makes the pages of a set that the client does not have yet.
-   *
-   * @return their ids, in order
-   * @throws BadInput if there is no such set, or as {@link #pageFrom}
-   */
-  @Transactional
-  List<String> pagesFrom(String siteId, String setId) {
-    SiteSets.SiteSet set =
-        SiteSets.ALL.stream()
-            .filter(one -> one.id().equals(setId))
-            .findFirst()
-            .orElseThrow(() -> new BadInput("set", "There is no set of pages “" + setId + "”"));
-    return lacking(siteId, set).stream()
-        .map(page -> pageFrom(siteId, page.title(), page.composition()))
-        .toList();
   }
 
   /**
@@ -259,19 +239,9 @@ public class Compositions {
    */
   @Transactional
   void keep(String pageId, String name) {
-    String plain = name.strip();
-    if (plain.isEmpty() || plain.length() > NAME_LIMIT) {
-      throw new BadInput(
-          "name", "Give the composition a name of 1 to " + NAME_LIMIT + " characters");
-    }
+    String plain = plain(name, "composition");
     PageState page = sites.page(pageId);
-    List<CompositionEntity.Part> parts = new ArrayList<>();
-    for (Node child : page.root().children()) {
-      child
-          .placement()
-          .filter(placed -> !placed.pieceId().isEmpty())
-          .ifPresent(placed -> parts.add(part(placed)));
-    }
+    List<CompositionEntity.Part> parts = parts(page.root());
     if (parts.isEmpty()) {
       throw new BadInput(
           "page",
@@ -280,6 +250,31 @@ public class Compositions {
     int last = repository.findAll().stream().mapToInt(CompositionEntity::position).max().orElse(0);
     repository.save(
         new CompositionEntity(UUID.randomUUID().toString(), plain, "", last + 1, parts));
+  }
+
+  /**
+   * @param what the name is of
+   * @throws BadInput if there is no name, or it is too long
+   */
+  static String plain(String name, String what) {
+    String plain = name.strip();
+    if (plain.isEmpty() || plain.length() > NAME_LIMIT) {
+      throw new BadInput(
+          "name", "Give the " + what + " a name of 1 to " + NAME_LIMIT + " characters");
+    }
+    return plain;
+  }
+
+  /** What stands on a page from the library, in order. */
+  List<CompositionEntity.Part> parts(Node page) {
+    List<CompositionEntity.Part> parts = new ArrayList<>();
+    for (Node child : page.children()) {
+      child
+          .placement()
+          .filter(placed -> !placed.pieceId().isEmpty())
+          .ifPresent(placed -> parts.add(part(placed)));
+    }
+    return parts;
   }
 
   private CompositionEntity.Part part(Placement placed) {
@@ -294,6 +289,13 @@ public class Compositions {
   @Transactional
   void remove(String id) {
     repository.delete(entity(id));
+  }
+
+  /** Puts another piece in the place of one that goes, in compositions and sets of pages. */
+  @Transactional
+  public void replace(String gone, String by) {
+    repository.findAll().forEach(one -> one.replace(gone, by));
+    sets.findAll().forEach(one -> one.replace(gone, by));
   }
 
   /** Adds one that ships with the application, unless it is there. */

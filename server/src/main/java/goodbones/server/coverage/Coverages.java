@@ -233,7 +233,7 @@ public class Coverages {
   }
 
   private String madeOf(String siteId, String pieceId) {
-    int revision = sites.adopted(siteId).revisions().getOrDefault(pieceId, pieces.current(pieceId));
+    int revision = sites.adopted(siteId).revisions().getOrDefault(pieceId, pieces.toPlace(pieceId));
     finishes.requireShown(
         siteId,
         sites.get(siteId).name(),

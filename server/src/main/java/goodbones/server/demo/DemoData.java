@@ -21,6 +21,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,7 +40,12 @@ class DemoData implements SmartInitializingSingleton {
   private final FirstLibrary library;
   private final ClientDetails details;
   private final Coverages coverages;
+  private final boolean work;
 
+  /**
+   * @param work whether the agency is in the middle of its work, with something waiting to be
+   *     rolled out and a page that is held
+   */
   DemoData(
       FinishesStore finishes,
       Pieces pieces,
@@ -47,7 +53,8 @@ class DemoData implements SmartInitializingSingleton {
       Pictures pictures,
       FirstLibrary library,
       ClientDetails details,
-      Coverages coverages) {
+      Coverages coverages,
+      @Value("${goodbones.demo.work:true}") boolean work) {
     this.finishes = finishes;
     this.pieces = pieces;
     this.sites = sites;
@@ -55,6 +62,7 @@ class DemoData implements SmartInitializingSingleton {
     this.library = library;
     this.details = details;
     this.coverages = coverages;
+    this.work = work;
   }
 
   @Override
@@ -82,6 +90,10 @@ class DemoData implements SmartInitializingSingleton {
     }
     library.begin();
     new DemoPieces(pieces).add();
+    DemoWork inWork = new DemoWork(pieces, sites);
+    if (work) {
+      inWork.begin();
+    }
     MorePages more = new MorePages(pieces);
     client(
         new SiteInfo("saltmarsh-ferries", "Saltmarsh Ferries", "en-GB", "saltmarsh-logo"),
@@ -108,6 +120,9 @@ class DemoData implements SmartInitializingSingleton {
     frames.museum();
     frames.allotments();
     frames.clocks();
+    if (work) {
+      inWork.goOn();
+    }
   }
 
   private void client(

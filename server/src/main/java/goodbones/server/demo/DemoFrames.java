@@ -1,11 +1,11 @@
 package goodbones.server.demo;
 
-import goodbones.document.Aspect;
-import goodbones.document.FieldValue;
+import static goodbones.server.demo.Make.words;
+
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
-import goodbones.document.NodeId;
+import goodbones.document.Placement;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageState;
@@ -16,6 +16,7 @@ import goodbones.site.Region;
 import goodbones.site.Scope;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -44,6 +45,12 @@ final class DemoFrames {
         menu("Footer", "sf-before", "sf-fares"));
     give("saltmarsh-ferries", Region.HEADER, "st-header-line");
     give("saltmarsh-ferries", Region.FOOTER, "st-footer-columns");
+    say(
+        "sf-home",
+        Region.FOOTER,
+        words("st-footer-columns-label1", "The quay"),
+        words("st-footer-columns-label2", "The ticket hut"),
+        words("st-footer-columns-label3", "On board"));
   }
 
   void museum() {
@@ -80,10 +87,10 @@ final class DemoFrames {
         new Scope.OnePage("tv-waiting"),
         Set.of(),
         "st-band-notice");
-    coverages.around("tern-valley", "tv-waiting").stream()
-        .filter(each -> each.region() == Region.BAND_ABOVE)
-        .forEach(
-            notice -> say(notice.part(), "Work morning this Saturday: the gate opens at eight."));
+    say(
+        "tv-waiting",
+        Region.BAND_ABOVE,
+        words("st-band-notice-text1", "Work morning this Saturday: the gate opens at eight."));
     give("tern-valley", Region.FOOTER, "st-footer-line");
   }
 
@@ -100,30 +107,31 @@ final class DemoFrames {
         menu("Footer", "qc-prices", "qc-bench"));
     give("quillon-clocks", Region.HEADER, "st-header-line");
     give("quillon-clocks", Region.FOOTER, "st-footer-action");
+    say(
+        "qc-home",
+        Region.FOOTER,
+        words("st-footer-action-heading1", "Has it stopped?"),
+        words("st-footer-action-text1", "Bring it up the stairs, or ask what it needs first."),
+        words("st-footer-action-button1", "Ask at the bench"));
   }
 
-  /** Fills the words of the one thing that a shared part shows. */
-  private void say(String part, String words) {
-    PageState notice = sites.page(part);
-    Node filled =
-        notice
-            .root()
-            .withChildren(
-                notice.root().children().stream()
-                    .map(
-                        band ->
-                            band.withPlacement(
-                                band.placement()
-                                    .orElseThrow()
-                                    .withChange(
-                                        new LocalKey(
-                                            NodeId.of("st-band-notice-text1"),
-                                            Aspect.content("words")),
-                                        Optional.of(
-                                            new LocalValue.ContentIs(
-                                                new FieldValue.Words(words))))))
-                    .toList());
-    sites.write(part, notice.version(), filled);
+  /** Fills the words of what stands around a page, for all pages that have it. */
+  @SafeVarargs
+  private void say(String page, Region region, Map.Entry<LocalKey, LocalValue>... words) {
+    String part =
+        coverages.around(sites.siteOf(page), page).stream()
+            .filter(standing -> standing.region() == region)
+            .findFirst()
+            .orElseThrow()
+            .part();
+    PageState now = sites.page(part);
+    Node section = now.root().children().get(0);
+    Placement placement = section.placement().orElseThrow();
+    for (Map.Entry<LocalKey, LocalValue> one : words) {
+      placement = placement.withChange(one.getKey(), Optional.of(one.getValue()));
+    }
+    Node said = now.root().withChildren(List.of(section.withPlacement(placement)));
+    sites.write(part, now.version(), said);
   }
 
   private void give(String site, Region region, String piece) {

@@ -58,6 +58,7 @@ final class DemoPieces {
         "Opens a page: label, heading, text and button over a picture",
         opening);
     release(
+        pieces,
         OPENING,
         opening.change(
             NodeId.of("ob-heading"), n -> styled(n, "font-size@phone", "{t-display-phone}")),
@@ -78,7 +79,7 @@ final class DemoPieces {
     pieces.keep(id, said, root, "The first drawing", 1);
   }
 
-  private void release(String piece, Node root, String note) {
+  static void release(Pieces pieces, String piece, Node root, String note) {
     pieces.edit(piece, pieces.get(piece).version(), root);
     pieces.release(piece, pieces.get(piece).version(), note, 1);
   }

@@ -6,7 +6,7 @@ import java.time.Instant;
 /**
  * A piece without its document.
  *
- * @param current the newest revision
+ * @param current the newest revision; 0 for a draft only
  * @param root the kind of its outermost node, which says where it can stand
  * @param draft whether its draft differs from the current revision
  * @param variants how many it has
@@ -22,4 +22,10 @@ public record DescribedPiece(
     boolean retired,
     int variants,
     String words,
-    Instant changed) {}
+    Instant changed) {
+
+  /** Whether it can be placed at a client's: released, in use, and not another client's. */
+  public boolean mayBePlacedAt(String siteId) {
+    return current > 0 && !retired && said.mayStandIn(siteId);
+  }
+}

@@ -163,12 +163,13 @@ public class Descriptions {
    * Requires that pieces may be placed in something that belongs to a client, or to all.
    *
    * @param siteId whose it is; empty for all
-   * @throws BadInput if one is retired, or belongs to another client
+   * @throws BadInput if one is a draft only or retired, or belongs to another client
    */
   void requireMayHold(String siteId, Collection<String> pieceIds) {
     if (pieceIds.isEmpty()) {
       return;
     }
+    requireReleased(pieceIds);
     for (DescribedEntity about : described.locked(pieceIds)) {
       if (about.retired()) {
         throw new BadInput(
@@ -185,6 +186,16 @@ public class Descriptions {
                 + "” belongs to one client only and cannot stand "
                 + (siteId.isEmpty() ? "in a piece for all clients" : "at another client"));
       }
+    }
+  }
+
+  /**
+   * @throws BadInput if one of some pieces is a draft only
+   */
+  void requireReleased(Collection<String> pieceIds) {
+    for (String id : pieces.unreleased(pieceIds)) {
+      throw new BadInput(
+          "piece", "“" + name(id) + "” has not been released yet: release it in the library first");
     }
   }
 

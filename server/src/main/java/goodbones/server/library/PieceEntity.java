@@ -28,6 +28,12 @@ class PieceEntity {
     this.name = name;
   }
 
+  /** One that has a draft and no revision. */
+  PieceEntity(String id, String name, String draft) {
+    this(id, name);
+    this.draft = draft;
+  }
+
   String id() {
     return id;
   }

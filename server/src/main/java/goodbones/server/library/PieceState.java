@@ -5,7 +5,7 @@ import goodbones.document.Node;
 /**
  * A piece as it stands.
  *
- * @param current the newest revision
+ * @param current the newest revision; 0 for a draft only
  * @param root what is being worked on: the draft, or else the current revision's tree
  * @param draft whether the draft differs from the current revision
  */

@@ -110,9 +110,15 @@ public class Pieces implements Library {
         piece.version());
   }
 
+  /**
+   * @param number 0 for what there is before the first: the outermost node with nothing in it
+   */
   @Override
   @Transactional(readOnly = true)
   public Revision revision(String pieceId, int number) {
+    if (number == 0) {
+      return new Revision(pieceId, 0, nothingIn(entity(pieceId)), "", 0);
+    }
     RevisionEntity.Key key = new RevisionEntity.Key(pieceId, number);
     return read.get(
         key,
@@ -124,6 +130,15 @@ public class Pieces implements Library {
                         new UnknownPiece(
                             "There is no revision " + number + " of a piece “" + pieceId + "”"))
                 .revision(before -> revision(pieceId, before).root()));
+  }
+
+  private static Node nothingIn(PieceEntity piece) {
+    Node root =
+        piece
+            .draft()
+            .map(json -> DocumentJson.read(json, Node.class))
+            .orElseThrow(() -> new NotFound("revision", "0"));
+    return Node.of(root.id(), root.kind(), root.name());
   }
 
   @Override
@@ -144,10 +159,21 @@ public class Pieces implements Library {
     return pieces.existsById(pieceId);
   }
 
-  /** The number of the newest revision. */
+  /** The number of the newest revision; 0 for a draft only. */
   @Transactional(readOnly = true)
   public int current(String pieceId) {
     return entity(pieceId).currentRevision();
+  }
+
+  /**
+   * The number of the newest revision, to place it.
+   *
+   * @throws BadInput if there is none yet
+   */
+  @Transactional(readOnly = true)
+  public int toPlace(String pieceId) {
+    descriptions.requireReleased(List.of(pieceId));
+    return current(pieceId);
   }
 
   /** Grows with every change of the piece or its draft. */
@@ -182,6 +208,15 @@ public class Pieces implements Library {
     pieces.saveAndFlush(new PieceEntity(id, said.name()));
     descriptions.add(id, said, drawn.kind());
     release(entity(id), bound, note, finishes);
+  }
+
+  /** Begins a piece that is a draft only: nothing shows it before it has been released. */
+  @Transactional
+  public void begin(String id, Described said, Node root) {
+    PieceEntity piece =
+        pieces.saveAndFlush(new PieceEntity(id, said.name(), DocumentJson.write(root)));
+    descriptions.add(id, said, root.kind());
+    writeDraft(piece, root);
   }
 
   /** What is placed without saying on which revision is bound to the current one. */

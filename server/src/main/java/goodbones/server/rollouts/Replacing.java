@@ -13,6 +13,7 @@ import goodbones.propagation.PlacementPlan;
 import goodbones.propagation.Replacement;
 import goodbones.propagation.Rollout;
 import goodbones.propagation.RolloutPlan;
+import goodbones.server.compositions.Compositions;
 import goodbones.server.drawing.Wording;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Descriptions;
@@ -60,6 +61,7 @@ class Replacing {
   private final Pieces pieces;
   private final UsageIndex usage;
   private final Descriptions descriptions;
+  private final Compositions compositions;
   private final Sites sites;
   private final FinishesStore finishes;
   private final Clock clock;
@@ -72,6 +74,7 @@ class Replacing {
       Pieces pieces,
       UsageIndex usage,
       Descriptions descriptions,
+      Compositions compositions,
       Sites sites,
       FinishesStore finishes,
       Clock clock,
@@ -82,6 +85,7 @@ class Replacing {
     this.pieces = pieces;
     this.usage = usage;
     this.descriptions = descriptions;
+    this.compositions = compositions;
     this.sites = sites;
     this.finishes = finishes;
     this.clock = clock;
@@ -132,6 +136,7 @@ class Replacing {
       throw new Stale("What is to be replaced");
     }
     descriptions.retire(request.pieceId(), sites::pageTitle);
+    compositions.replace(request.pieceId(), request.by());
     return records.keep(new RolloutEntity(act.rollout(), clock.instant(), user));
   }
 
@@ -148,7 +153,7 @@ class Replacing {
     Map<String, Adopted> adopted = sites.adopted();
     reached.values().forEach(site -> exchange(replacement, site, by));
     String note = "“" + name(by) + "” in the place of “" + name(pieceId) + "”";
-    Placement bound = Placement.of(by).withSettled(pieces.current(by));
+    Placement bound = Placement.of(by).withSettled(pieces.toPlace(by));
     List<String> containers =
         pieces.replace(pieceId, note, root -> replacement.in(root, Showing.BOUND, bound).root());
     List<Rollout.FilledStep> filled = new ArrayList<>();
@@ -206,7 +211,7 @@ class Replacing {
 
   private void exchange(Replacement replacement, Site site, String by) {
     Adopted here = sites.adopted(site.id);
-    int revision = here.revisions().getOrDefault(by, pieces.current(by));
+    int revision = here.revisions().getOrDefault(by, pieces.toPlace(by));
     String siteName = sites.get(site.id).name();
     finishes.requireShown(
         site.id,

@@ -10,6 +10,7 @@ import java.util.List;
  * @param kind section-template, saved-block, header or footer
  * @param purpose what it is for, by its word
  * @param siteId the one client that it belongs to; empty for all
+ * @param current the newest revision; 0 for a draft only
  * @param root the kind of its outermost node, which says where it can stand
  * @param variants how many forms it has besides its own
  * @param words what it says, for searching

@@ -1,5 +1,8 @@
 package goodbones.server.shelf;
 
+import goodbones.document.Kind;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.document.References;
 import goodbones.library.Described;
 import goodbones.library.PieceKind;
@@ -25,6 +28,8 @@ import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -85,14 +90,17 @@ public class Shelf {
   /**
    * How a piece looks at a client's, in the finishes that are worked on.
    *
-   * @param draft whether as it is worked on; otherwise its current revision
+   * @param draft whether as it is worked on, as is one that was never released
+   * @param revision the revision otherwise; empty for the current one
+   * @throws NotFound if there is no such revision
    */
   @Transactional(readOnly = true)
-  String frame(String pieceId, String siteId, boolean draft) {
+  String frame(String pieceId, String siteId, boolean draft, Optional<Integer> revision) {
+    int number = revision.orElseGet(() -> pieces.current(pieceId));
     return frames.html(
-        draft
+        draft || number == 0
             ? Shown.of(Frames.around(pieces.get(pieceId).root()), Showing.BOUND, pieces)
-            : shown(pieceId, pieces.current(pieceId)),
+            : shown(pieceId, number),
         finishes.draftFor(siteId),
         sites.get(siteId),
         descriptions.of(pieceId).name());
@@ -123,6 +131,21 @@ public class Shelf {
       throw new NotFound("revision", String.valueOf(number));
     }
     return Shown.of(Frames.around(pieces.revision(pieceId, number).root()), Showing.BOUND, pieces);
+  }
+
+  /**
+   * Begins a piece with nothing in it, as a draft.
+   *
+   * @return its id
+   * @throws BadInput if a word is not known, or it cannot be said of a piece
+   */
+  @Transactional
+  String begin(DescribeRequest request) {
+    Described said = said(request);
+    Kind root = said.kind() == PieceKind.SAVED_BLOCK ? Kind.BOX : Kind.SECTION;
+    String id = UUID.randomUUID().toString();
+    pieces.begin(id, said, Node.of(NodeId.of(UUID.randomUUID().toString()), root, said.name()));
+    return id;
   }
 
   /** Turns the draft into the next revision. */
@@ -156,18 +179,20 @@ public class Shelf {
    */
   @Transactional
   void describe(String pieceId, DescribeRequest request) {
+    descriptions.describe(pieceId, said(request));
+  }
+
+  private Described said(DescribeRequest request) {
     if (!request.siteId().isEmpty()) {
       sites.get(request.siteId());
     }
-    descriptions.describe(
-        pieceId,
-        new Described(
-            request.name(),
-            BadInput.known("kind", request.kind(), PieceKind::ofWord),
-            BadInput.known("purpose", request.purpose(), Purpose::ofWord),
-            request.tags(),
-            request.notes(),
-            request.siteId()));
+    return new Described(
+        request.name(),
+        BadInput.known("kind", request.kind(), PieceKind::ofWord),
+        BadInput.known("purpose", request.purpose(), Purpose::ofWord),
+        request.tags(),
+        request.notes(),
+        request.siteId());
   }
 
   @Transactional

@@ -14,6 +14,7 @@ import goodbones.server.shelf.ShelfViews.TagRequest;
 import jakarta.validation.Valid;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,6 +44,14 @@ class ShelfController {
   @GetMapping
   List<PieceCard> pieces() {
     return shelf.cards();
+  }
+
+  record BegunPiece(String id) {}
+
+  /** Begins a piece with nothing in it, as a draft. */
+  @PostMapping
+  BegunPiece begin(@Valid @RequestBody DescribeRequest request) {
+    return new BegunPiece(shelf.begin(request));
   }
 
   /** What kinds and purposes there are. */
@@ -100,7 +109,8 @@ class ShelfController {
   String pieceFrame(
       @PathVariable String id,
       @RequestParam String site,
-      @RequestParam(defaultValue = "false") boolean draft) {
-    return shelf.frame(id, site, draft);
+      @RequestParam(defaultValue = "false") boolean draft,
+      @RequestParam Optional<Integer> revision) {
+    return shelf.frame(id, site, draft, revision);
   }
 }

@@ -18,4 +18,9 @@ public record PageState(
     boolean shared,
     Node root,
     Instant changed,
-    long version) {}
+    long version) {
+  /** The same with another document. */
+  public PageState withRoot(Node other) {
+    return new PageState(id, siteId, title, address, description, shared, other, changed, version);
+  }
+}

@@ -84,7 +84,7 @@ final class PageDesk extends OpenDesk {
 
   @Override
   public Placement placing(String pieceId) {
-    int revision = adopted.revisions().getOrDefault(pieceId, pieces.current(pieceId));
+    int revision = adopted.revisions().getOrDefault(pieceId, pieces.toPlace(pieceId));
     finishes.requireShown(
         site().id(),
         site().name(),

@@ -237,12 +237,9 @@ class Workbenches {
           List<Views.TieView> ties = new ArrayList<>();
           for (DescribedPiece piece : descriptions.all()) {
             boolean offered =
-                !piece.retired()
-                    && piece.root().equals(copy.kind().word())
-                    && piece
-                        .said()
-                        .mayStandIn(
-                            desk.ownerSiteId().isEmpty() ? desk.site().id() : desk.ownerSiteId())
+                piece.root().equals(copy.kind().word())
+                    && piece.mayBePlacedAt(
+                        desk.ownerSiteId().isEmpty() ? desk.site().id() : desk.ownerSiteId())
                     && !piece.id().equals(desk.id());
             if (offered) {
               tie(tying, node, desk, piece.id())
