@@ -1,7 +1,14 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import { says } from '../../workbench/hands/actions';
-import { countOf, states, tagsOf, type Card, type State, type Wanted } from './filter';
+import {
+  countsOf,
+  states,
+  tagsOf,
+  type Card,
+  type Question,
+  type State,
+  type Wanted,
+} from './filter';
 
 type Props = {
   cards: readonly Card[];
@@ -15,10 +22,8 @@ const MOST_TAGS = 12;
 
 /** The questions that narrow the library down, each answer with how many pieces it would leave. */
 export function FilterRail({ cards, wanted, choices, clients, onSet }: Props) {
-  // The words are the same for every answer: what they leave is found once.
-  const left = cards.filter((card) => says(card, wanted.words));
-  const others = { ...wanted, words: '' };
-  const questions: { key: keyof typeof titles; answers: { word: string; title: string }[] }[] = [
+  const counts = countsOf(cards, wanted);
+  const asked: { key: Question; answers: { word: string; title: string }[] }[] = [
     { key: 'kind', answers: choices.kinds },
     { key: 'purpose', answers: choices.purposes },
     {
@@ -41,9 +46,9 @@ export function FilterRail({ cards, wanted, choices, clients, onSet }: Props) {
   ];
   return (
     <nav aria-label="Narrow down" className="overflow-y-auto py-4 pr-2 border-r border-line">
-      {questions.map(({ key, answers }) => {
+      {asked.map(({ key, answers }) => {
         const offered = answers
-          .map((answer) => ({ ...answer, n: countOf(left, others, key, answer.word) }))
+          .map((answer) => ({ ...answer, n: counts(key, answer.word) }))
           .filter(({ word, n }) => n > 0 || wanted[key] === word);
         return (
           offered.length > 0 && (

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { countOf, everything, states, tagsOf, wantedOf, type Card, type State } from './filter';
+import {
+  countsOf,
+  everything,
+  states,
+  tagsOf,
+  wantedOf,
+  type Card,
+  type Question,
+  type Wanted,
+} from './filter';
 
 function card(id: string, more: Partial<Card> = {}): Card {
   return {
@@ -76,13 +85,28 @@ describe('what of the library is wanted', () => {
 });
 
 it('counts what each answer would leave, the other questions as they are', () => {
-  const wanted = { ...everything, purpose: 'opening' };
-  expect(countOf(cards, wanted, 'purpose', 'prices')).toBe(1);
-  expect(countOf(cards, wanted, 'tag', 'tall')).toBe(1);
-  expect(countOf(cards, wanted, 'tag', 'money')).toBe(0);
-  for (const state of Object.keys(states) as State[]) {
-    const left = names({ state }).length;
-    expect(countOf(cards, everything, 'state', state), state).toBe(left);
+  const asked: Partial<Wanted>[] = [
+    {},
+    { purpose: 'opening' },
+    { state: 'retired' },
+    { state: 'unused', tag: 'tall' },
+    { client: 'ferries', kind: 'section-template' },
+    { words: 'two' },
+  ];
+  const answers: [Question, string][] = [
+    ...Object.keys(states).map((state): [Question, string] => ['state', state]),
+    ...['section-template', 'saved-block'].map((kind): [Question, string] => ['kind', kind]),
+    ...['opening', 'prices', 'cards'].map((is): [Question, string] => ['purpose', is]),
+    ...['all', 'ferries'].map((client): [Question, string] => ['client', client]),
+    ...['tall', 'money'].map((tag): [Question, string] => ['tag', tag]),
+  ];
+  for (const more of asked) {
+    const wanted = { ...everything, ...more };
+    const counted = countsOf(cards, wanted);
+    for (const [question, answer] of answers) {
+      const left = wantedOf(cards, { ...wanted, [question]: answer }).length;
+      expect(counted(question, answer), JSON.stringify([more, question, answer])).toBe(left);
+    }
   }
 });
 

@@ -58,24 +58,32 @@ function isIn(state: State, card: Card): boolean {
   }
 }
 
-type Question = 'kind' | 'purpose' | 'client' | 'state' | 'tag';
+export const questions = ['kind', 'purpose', 'state', 'client', 'tag'] as const;
+export type Question = (typeof questions)[number];
 
-const answers: Record<Question, (card: Card, answer: string) => boolean> = {
-  kind: (card, kind) => card.kind === kind,
-  purpose: (card, purpose) => card.purpose === purpose,
-  client: (card, client) => card.siteId === (client === 'all' ? '' : client),
-  state: (card, state) => isIn(state as State, card),
-  tag: (card, tag) => card.tags.includes(tag),
+const stateWords = Object.keys(states) as State[];
+
+/** What a card answers to each question. What is retired is in no other state. */
+const answersOf: Record<Question, (card: Card) => readonly string[]> = {
+  kind: (card) => [card.kind],
+  purpose: (card) => [card.purpose],
+  client: (card) => [card.siteId === '' ? 'all' : card.siteId],
+  state: (card) => (card.retired ? ['retired'] : stateWords.filter((state) => isIn(state, card))),
+  tag: (card) => card.tags,
 };
 
-/** Whether a card answers everything that is asked; what is retired is seen only where it is asked for. */
+/** Whether a card answers a question as it is asked; what is retired is seen only where it is asked for. */
+function isAnswered(card: Card, wanted: Wanted, question: Question): boolean {
+  const asked = wanted[question];
+  if (asked === '') return question !== 'state' || !card.retired;
+  return answersOf[question](card).includes(asked);
+}
+
+/** Whether a card answers everything that is asked. */
 function fits(card: Card, wanted: Wanted): boolean {
-  if (card.retired !== (wanted.state === 'retired')) return false;
-  for (const question of Object.keys(answers) as Question[]) {
-    const answer = wanted[question];
-    if (answer !== '' && !answers[question](card, answer)) return false;
-  }
-  return says(card, wanted.words);
+  return (
+    questions.every((question) => isAnswered(card, wanted, question)) && says(card, wanted.words)
+  );
 }
 
 /** One for all comparisons: making one for each took longer than all the rest of the filtering. */
@@ -94,14 +102,27 @@ export function wantedOf(cards: readonly Card[], wanted: Wanted): readonly Card[
     .sort((a, b) => orders[wanted.sort](a, b) || collator.compare(a.name, b.name));
 }
 
-/** How many cards there would be if a question were answered so, the others as they are. */
-export function countOf(
+/**
+ * How many cards there would be if a question were answered so, the others as they are: found for
+ * all answers in one go through the cards.
+ */
+export function countsOf(
   cards: readonly Card[],
   wanted: Wanted,
-  question: Question,
-  answer: string,
-): number {
-  return cards.filter((card) => fits(card, { ...wanted, [question]: answer })).length;
+): (question: Question, answer: string) => number {
+  const counts = new Map<string, number>();
+  for (const card of cards) {
+    if (!says(card, wanted.words)) continue;
+    const open = questions.filter((question) => !isAnswered(card, wanted, question));
+    if (open.length > 1) continue;
+    for (const question of open.length === 1 ? open : questions) {
+      for (const answer of answersOf[question](card)) {
+        const key = `${question} ${answer}`;
+        counts.set(key, (counts.get(key) ?? 0) + 1);
+      }
+    }
+  }
+  return (question, answer) => counts.get(`${question} ${answer}`) ?? 0;
 }
 
 /** All tags, by how many pieces have them. */

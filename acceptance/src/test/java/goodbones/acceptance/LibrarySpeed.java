@@ -1,14 +1,10 @@
 package goodbones.acceptance;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -21,8 +17,8 @@ import org.junit.jupiter.api.Test;
  */
 class LibrarySpeed {
   private static final int ROUNDS = 15;
-  private static final int PIECE_COPIES = 41;
-  private static final int PAGE_COPIES = 500;
+  private static final String PIECE_NUMBERS = "(select x from system_range(1, 41))";
+  private static final String PAGE_NUMBERS = "(select x from system_range(1, 500))";
 
   /** What of a copy goes by a name of its own, by table. */
   private static final Map<String, Map<String, String>> PIECES =
@@ -38,15 +34,6 @@ class LibrarySpeed {
           "PAGE", Map.of("ID", "id || '~' || x", "ADDRESS", "address || '~' || x"),
           "PLACED", Map.of("OWNER_ID", "owner_id || '~' || x"),
           "REFERRED", Map.of("OWNER_ID", "owner_id || '~' || x"));
-
-  private static final String TIMED =
-      """
-      async (path) => {
-        const begun = performance.now();
-        const text = await (await fetch(path)).text();
-        return [performance.now() - begun, text.length];
-      }
-      """;
 
   @Test
   void measure() throws IOException, SQLException {
@@ -65,33 +52,17 @@ class LibrarySpeed {
                 "/api/uses/token/t-accent",
                 "/api/uses/picture/stand-in",
                 "/api/uses/picture/harbour-morning")) {
-          told(path, page);
+          Timed.answer(path, page, ROUNDS);
         }
         opened(designer);
       }
     }
   }
 
-  private static void told(String path, Page page) {
-    List<Double> times = new ArrayList<>();
-    double length = 0;
-    for (int i = 0; i < ROUNDS; i++) {
-      List<?> answer = (List<?>) page.evaluate(TIMED, path);
-      times.add(((Number) answer.get(0)).doubleValue());
-      length = ((Number) answer.get(1)).doubleValue();
-    }
-    double first = times.remove(0);
-    print(path + " (" + Math.round(length / 1024) + " KB)", first, times);
-  }
-
-  private static void print(String what, double first, List<Double> times) {
-    Collections.sort(times);
-    System.out.printf(
-        "%-60s first %6.0f ms, median %6.0f ms, slowest %6.0f ms%n",
-        what, first, times.get(times.size() / 2), times.get(times.size() - 1));
-  }
-
-  /** From asking for the library to its first card drawn, and from a key to what is left. */
+  /**
+   * From asking for the library to its first card drawn, and from a key to what is left; each time
+   * when what was seen before was drawn.
+   */
   private static void opened(Designer designer) {
     List<Double> opening = new ArrayList<>();
     List<Double> narrowing = new ArrayList<>();
@@ -99,6 +70,7 @@ class LibrarySpeed {
     for (int i = 0; i < ROUNDS; i++) {
       designer.go("/sites");
       designer.heading("Sites").waitFor();
+      page.waitForLoadState(LoadState.NETWORKIDLE);
       opening.add(
           ((Number)
                   page.evaluate(
@@ -112,6 +84,7 @@ class LibrarySpeed {
                       })
                       """))
               .doubleValue());
+      page.waitForLoadState(LoadState.NETWORKIDLE);
       narrowing.add(
           ((Number)
                   page.evaluate(
@@ -128,61 +101,25 @@ class LibrarySpeed {
                       """))
               .doubleValue());
     }
-    print("the library, from a click to its first card", opening.remove(0), opening);
-    print("narrowed down by words", narrowing.remove(0), narrowing);
+    Timed.print("the library, from a click to its first card", opening);
+    Timed.print("narrowed down by words", narrowing);
   }
 
   private static void copy(String url) throws SQLException {
-    try (Connection database = DriverManager.getConnection(url, "sa", "");
-        Statement sql = database.createStatement()) {
-      sql.execute("set referential_integrity false");
+    try (Copies copies = new Copies(url)) {
       for (String table : List.of("PIECE", "REVISION", "DESCRIBED")) {
-        copy(sql, table, PIECES, PIECE_COPIES, "");
+        copies.of(table, PIECES.get(table), PIECE_NUMBERS, "");
       }
       for (String table : List.of("PLACED", "REFERRED")) {
-        copy(sql, table, PIECES, PIECE_COPIES, " where owner_kind <> 'page'");
-        copy(sql, table, PAGES, PAGE_COPIES, " where owner_kind = 'page'");
+        copies.of(table, PIECES.get(table), PIECE_NUMBERS, "owner_kind <> 'page'");
+        copies.of(
+            table,
+            PAGES.get(table),
+            PAGE_NUMBERS,
+            "owner_kind = 'page' and owner_id in (select id from page where not shared)");
       }
-      copy(sql, "PAGE", PAGES, PAGE_COPIES, "");
-      sql.execute("set referential_integrity true");
-      for (String table : List.of("PIECE", "PAGE", "PLACED", "REFERRED")) {
-        try (ResultSet count = sql.executeQuery("select count(*) from " + table)) {
-          count.next();
-          System.out.println(table.toLowerCase() + ": " + count.getInt(1));
-        }
-      }
+      copies.of("PAGE", PAGES.get("PAGE"), PAGE_NUMBERS, "not shared");
+      copies.told("PIECE", "PAGE", "PLACED", "REFERRED");
     }
-  }
-
-  private static void copy(
-      Statement sql, String table, Map<String, Map<String, String>> names, int copies, String where)
-      throws SQLException {
-    List<String> columns = new ArrayList<>();
-    List<String> values = new ArrayList<>();
-    try (ResultSet found =
-        sql.executeQuery(
-            "select column_name from information_schema.columns where table_schema = 'PUBLIC'"
-                + " and table_name = '"
-                + table
-                + "' order by ordinal_position")) {
-      while (found.next()) {
-        String column = found.getString(1);
-        columns.add(column);
-        values.add(names.get(table).getOrDefault(column, column));
-      }
-    }
-    sql.execute(
-        "insert into "
-            + table
-            + " ("
-            + String.join(", ", columns)
-            + ") select "
-            + String.join(", ", values)
-            + " from "
-            + table
-            + ", (select x from system_range(1, "
-            + copies
-            + "))"
-            + where);
   }
 }

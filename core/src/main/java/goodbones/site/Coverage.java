@@ -2,8 +2,10 @@ package goodbones.site;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -121,14 +123,25 @@ public final class Coverage {
     return rule.scope().holds(page, tree) && !rule.except().contains(page.id());
   }
 
+  /** The ids of the pages on which each shared part stands, in the order of the pages. */
+  public Map<String, List<String>> pagesOfParts() {
+    List<CoverageRule.Spot> spots = spots();
+    Map<String, Set<String>> pages = new LinkedHashMap<>();
+    for (SitePage page : tree.all()) {
+      for (CoverageRule.Spot spot : spots) {
+        of(page.id(), spot)
+            .part()
+            .ifPresent(
+                part -> pages.computeIfAbsent(part, id -> new LinkedHashSet<>()).add(page.id()));
+      }
+    }
+    Map<String, List<String>> lists = new LinkedHashMap<>();
+    pages.forEach((part, ids) -> lists.put(part, List.copyOf(ids)));
+    return lists;
+  }
+
   /** The ids of the pages on which a shared part stands. */
   public List<String> pagesOf(String part) {
-    List<CoverageRule.Spot> spots = spots();
-    return tree.all().stream()
-        .map(SitePage::id)
-        .filter(
-            page ->
-                spots.stream().anyMatch(spot -> of(page, spot).part().equals(Optional.of(part))))
-        .toList();
+    return pagesOfParts().getOrDefault(part, List.of());
   }
 }

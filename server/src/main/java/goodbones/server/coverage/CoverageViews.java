@@ -65,6 +65,7 @@ final class CoverageViews {
       Map<String, String> titles,
       List<String> faults) {
     List<CoverageRule.Spot> spots = coverage.spots();
+    Map<String, List<String>> pagesOf = coverage.pagesOfParts();
     List<PageCells> pages =
         tree.all().stream()
             .map(
@@ -102,7 +103,9 @@ final class CoverageViews {
             .map(
                 part ->
                     new SharedPartView(
-                        part.getKey(), part.getValue(), coverage.pagesOf(part.getKey()).size()))
+                        part.getKey(),
+                        part.getValue(),
+                        pagesOf.getOrDefault(part.getKey(), List.of()).size()))
             .toList(),
         faults);
   }

@@ -75,8 +75,7 @@ public class Coverages {
     }
     Coverage coverage = new Coverage(tree, rules);
     Map<String, String> titles = titles(siteId);
-    Map<String, Integer> counts = new HashMap<>();
-    titles.keySet().forEach(part -> counts.put(part, coverage.pagesOf(part).size()));
+    Map<String, List<String>> pages = coverage.pagesOfParts();
     return page -> {
       List<Standing> around = new ArrayList<>();
       for (CoverageRule.Spot spot : coverage.spots()) {
@@ -92,7 +91,7 @@ public class Coverages {
                             spot.band(),
                             part,
                             titles.getOrDefault(part, ""),
-                            counts.getOrDefault(part, 0))));
+                            pages.getOrDefault(part, List.of()).size())));
       }
       return around;
     };
