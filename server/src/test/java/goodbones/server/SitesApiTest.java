@@ -2,9 +2,14 @@ package goodbones.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import goodbones.server.survey.FullSurvey;
 import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jsoup.Jsoup;
@@ -13,6 +18,7 @@ import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.ApplicationContext;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
@@ -20,6 +26,7 @@ import tools.jackson.databind.JsonNode;
 @ServerTest
 class SitesApiTest {
   @Autowired private MockMvc mvc;
+  @Autowired private ApplicationContext beans;
   private Api api;
 
   @BeforeEach
@@ -341,6 +348,94 @@ class SitesApiTest {
     assertThat(published(site, "").select("header nav > ul > li > ul a").eachText())
         .containsExactly("In numbers");
     assertThat(published(site, "").select("footer nav")).isEmpty();
+  }
+
+  /** Edits of everything that the survey reads, in any order, as often as one likes. */
+  private List<Runnable> edits(String site, Random random) {
+    String words = "Said " + random.nextInt(5);
+    String page = List.of("tv-home", "tv-waiting", "tv-how").get(random.nextInt(3));
+    return List.of(
+        () ->
+            api.editPage(
+                "tv-home",
+                "type",
+                "FIELD",
+                "node",
+                "tv-opening/so-heading",
+                "field",
+                "words",
+                "value",
+                words),
+        () ->
+            api.editPage(
+                "tv-home",
+                "type",
+                "FIELD",
+                "node",
+                "tv-opening/so-picture",
+                "field",
+                "picture",
+                "value",
+                "stand-in"),
+        () ->
+            api.editPage(
+                "tv-home",
+                "type",
+                "FIELD",
+                "node",
+                "tv-opening/so-button",
+                "field",
+                "link",
+                "value",
+                "page:" + page),
+        () ->
+            api.editPage("tv-how", "type", "ADD", "node", "tv-how", "kind", "section", "value", ""),
+        () ->
+            api.editPage(
+                "tv-how", "type", "PLACE", "node", "tv-how", "before", "", "piece", "st-cards"),
+        () -> api.turn("tv-how", "undo"),
+        () ->
+            say(
+                page,
+                words,
+                "/" + words.toLowerCase(Locale.ROOT).replace(' ', '-'),
+                "page",
+                random.nextBoolean()),
+        () -> say("tv-waiting", "Waiting list", "/waiting-list", "contact", true),
+        () ->
+            rules(
+                site,
+                random.nextBoolean()
+                    ? List.of()
+                    : List.of(piece("header", "", "site", "", "st-header-line"))),
+        () -> {
+          long version = api.read("/api/sites/" + site + "/menus").body().path("version").asLong();
+          api.put(
+              "/api/sites/" + site + "/menus",
+              Api.parts("version", version, "menus", List.of(menu("Main", item(page)))));
+        },
+        () -> {
+          JsonNode said = api.read("/api/sites/" + site + "/details").body();
+          Map<String, Object> other = new LinkedHashMap<>();
+          said.properties().forEach(each -> other.put(each.getKey(), each.getValue()));
+          other.put("phone", random.nextBoolean() ? "" : "01632 960 338");
+          api.put("/api/sites/" + site + "/details", other);
+        });
+  }
+
+  @Test
+  void aSurveyAfterAnyEditsFindsWhatAFullOneFinds() {
+    String site = "tern-valley";
+    Random random = new Random(11);
+    Set<String> told = new HashSet<>();
+    for (int i = 0; i < 60; i++) {
+      List<Runnable> edits = edits(site, random);
+      edits.get(random.nextInt(edits.size())).run();
+      String remembered = FullSurvey.remembered(beans, site);
+      assertThat(remembered).as("after %d edits", i + 1).isEqualTo(FullSurvey.of(beans, site));
+      told.add(remembered);
+    }
+    assertThat(told).as("the edits come to something").hasSizeGreaterThan(8);
   }
 
   private static Map<String, Object> menu(String name, Object... items) {

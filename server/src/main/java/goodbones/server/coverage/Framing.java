@@ -10,6 +10,7 @@ import goodbones.render.Rendered;
 import goodbones.render.Renderer;
 import goodbones.render.Surroundings;
 import goodbones.server.memory.Memory;
+import goodbones.server.memory.Same;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
@@ -45,25 +46,6 @@ public class Framing {
       Same surroundings,
       Map<StyleKey, StyleValue> page,
       List<String> named) {}
-
-  /** One object, and no other that equals it. */
-  private static final class Same {
-    private final Object object;
-
-    private Same(Object object) {
-      this.object = object;
-    }
-
-    @Override
-    public boolean equals(@org.jspecify.annotations.Nullable Object other) {
-      return other instanceof Same same && same.object == object;
-    }
-
-    @Override
-    public int hashCode() {
-      return System.identityHashCode(object);
-    }
-  }
 
   /**
    * @param surroundings of the page, so that what is written leads on from there

@@ -118,6 +118,12 @@ public class Sites {
     return pages.infos(siteId).stream().filter(page -> !page.shared()).toList();
   }
 
+  /** The same, and the parts that they share. */
+  @Transactional(readOnly = true)
+  public List<PageInfo> documentInfos(String siteId) {
+    return pages.infos(siteId);
+  }
+
   /** The pages of a site as a tree. */
   @Transactional(readOnly = true)
   public PageTree tree(String siteId) {

@@ -3,6 +3,7 @@ package goodbones.server.survey;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.drawing.Wording;
 import goodbones.server.memory.Memory;
+import goodbones.server.memory.Same;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageInfo;
 import goodbones.server.sites.PageSettings;
@@ -24,12 +25,12 @@ import goodbones.survey.SurveyedPage;
 import goodbones.survey.SurveyedSite;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -55,7 +56,7 @@ class Surveys {
   }
 
   /** All that the findings in one document, or on one page, depend on. */
-  private record Looked(String what, List<Long> versions, long stamp, Known site) {}
+  private record Looked(String what, List<Long> versions, long stamp, Same site) {}
 
   /** What the rules ask of a site, to be compared. */
   private record Known(
@@ -71,10 +72,13 @@ class Surveys {
     }
   }
 
+  /** What was known of each site the last time; it is the same object as long as it equals that. */
+  private final Map<String, Known> latest = new ConcurrentHashMap<>();
+
   @Transactional(readOnly = true)
   List<SurveyedRule> of(String siteId) {
     PageTree tree = sites.tree(siteId);
-    Known site =
+    Known now =
         new Known(
             sites.get(siteId),
             details.of(siteId),
@@ -82,45 +86,47 @@ class Surveys {
             tree.all(),
             settings.sections(siteId),
             settings.formerAddresses(siteId));
+    Known site =
+        latest.merge(siteId, now, (before, asked) -> before.equals(asked) ? before : asked);
     return new Survey(siteId, tree, site).told();
   }
 
   /** One survey of one site. */
   private final class Survey {
-    private final String siteId;
     private final PageTree tree;
-    private final Known known;
+    private final Same known;
     private final SurveyedSite site;
     private final long stamp;
     private final Function<String, List<Coverages.Standing>> around;
-    private final Map<String, PageState> states = new LinkedHashMap<>();
+    private final Map<String, PageInfo> infos;
     private final Map<String, SurveyedDocument> documents = new HashMap<>();
     private final Map<String, Set<Finding>> found = new HashMap<>();
 
     private Survey(String siteId, PageTree tree, Known known) {
-      this.siteId = siteId;
       this.tree = tree;
-      this.known = known;
+      this.known = new Same(known);
       this.site = known.surveyed();
       this.stamp = sites.stamp(siteId);
       this.around = coverages.around(siteId, tree);
-      sites.documents(siteId).forEach(state -> states.put(state.id(), state));
+      this.infos =
+          sites.documentInfos(siteId).stream()
+              .collect(Collectors.toMap(PageInfo::id, Function.identity()));
     }
 
     private List<SurveyedRule> told() {
-      Map<String, PageInfo> infos =
-          sites.pageInfos(siteId).stream().collect(Collectors.toMap(PageInfo::id, each -> each));
       for (SitePage page : tree.all()) {
         List<String> read = read(page.id());
         for (String document : read) {
           look(document, List.of(document), rule -> rule.in(document(document), site));
         }
-        SurveyedPage whole =
-            new SurveyedPage(
-                page,
-                Objects.requireNonNull(infos.get(page.id())).description(),
-                read.stream().map(this::document).toList());
-        look("page " + whole.description() + page.id(), read, rule -> rule.on(whole, site));
+        String description = info(page.id()).description();
+        look(
+            "page " + description + page.id(),
+            read,
+            rule ->
+                rule.on(
+                    new SurveyedPage(page, description, read.stream().map(this::document).toList()),
+                    site));
       }
       return SiteSurvey.RULES.stream()
           .map(
@@ -144,25 +150,25 @@ class Surveys {
       standing.stream()
           .filter(each -> !each.region().isBeforeContent())
           .forEach(each -> read.add(each.part()));
-      return read.stream().filter(states::containsKey).toList();
+      return read.stream().filter(infos::containsKey).toList();
     }
 
     private SurveyedDocument document(String id) {
       return documents.computeIfAbsent(
           id,
           each -> {
-            PageState state = state(each);
+            PageState state = sites.page(each);
             return new SurveyedDocument(each, state.shared(), sites.shown(state).root());
           });
     }
 
-    private PageState state(String id) {
-      return Objects.requireNonNull(states.get(id));
+    private PageInfo info(String id) {
+      return Objects.requireNonNull(infos.get(id));
     }
 
     private void look(String what, List<String> read, Function<SurveyRule, List<Finding>> by) {
       Looked key =
-          new Looked(what, read.stream().map(id -> state(id).version()).toList(), stamp, known);
+          new Looked(what, read.stream().map(id -> info(id).version()).toList(), stamp, known);
       Surveys.this
           .known
           .get(key, () -> SiteSurvey.RULES.stream().collect(Collectors.toMap(SurveyRule::word, by)))
@@ -172,7 +178,7 @@ class Surveys {
     }
 
     private FindingView view(Finding finding) {
-      PageState state = state(finding.document());
+      PageInfo info = info(finding.document());
       String title =
           finding
               .node()
@@ -180,9 +186,9 @@ class Surveys {
               .map(Wording::title)
               .orElse("");
       return new FindingView(
-          state.id(),
-          state.title(),
-          state.shared(),
+          info.id(),
+          info.title(),
+          info.shared(),
           finding.node().map(node -> node.value()).orElse(""),
           title,
           finding.message());
