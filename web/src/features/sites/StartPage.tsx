@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import sizes from '../../api/devices.json';
 import { answer, api, done, fetchText, Problem } from '../../api/client';
@@ -227,6 +227,7 @@ type ChoiceProps = {
 };
 
 function Choice({ title, notes, chosen, onChoose, children }: ChoiceProps) {
+  const id = useId();
   return (
     <label className="block cursor-pointer">
       <span
@@ -239,15 +240,19 @@ function Choice({ title, notes, chosen, onChoose, children }: ChoiceProps) {
         <input
           type="radio"
           name="start"
+          aria-labelledby={`${id}-title`}
+          aria-describedby={`${id}-notes`}
           checked={chosen}
           onChange={onChoose}
           className="accent-verdigris"
         />
-        <span className="font-medium truncate" title={title}>
+        <span id={`${id}-title`} className="font-medium truncate" title={title}>
           {title}
         </span>
       </span>
-      <span className="block text-soft text-[12.5px] leading-4">{notes}</span>
+      <span id={`${id}-notes`} className="block text-soft text-[12.5px] leading-4">
+        {notes}
+      </span>
     </label>
   );
 }
