@@ -2,12 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import sizes from '../../api/devices.json';
-import { fetchText } from '../../api/client';
-import { count, when } from '../../ui/count';
+import { fetchText, type Schemas } from '../../api/client';
+import { count } from '../../ui/count';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { useSeen } from '../../ui/useSeen';
 import { Whole } from '../../workbench/canvas/Whole';
+import { SiteState } from './SiteState';
 import { useSites } from './useSites';
+
+type SiteCard = Schemas['SiteCard'];
 
 /** The clients as a wall of their home pages. */
 export function SitesScreen() {
@@ -47,7 +50,7 @@ export function SitesScreen() {
           Start a new client
         </Link>
       </header>
-      <div className="overflow-y-auto pt-5 pb-8">
+      <div className="overflow-y-auto pt-5 pb-8 -mx-1 px-1">
         {sites.data.length === 0 && (
           <Empty>No site yet. Start a new client from its logo, colours and typefaces.</Empty>
         )}
@@ -56,22 +59,7 @@ export function SitesScreen() {
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-x-6 gap-y-7">
           {shown.map((site) => (
-            <li key={site.id}>
-              <Link to={`/sites/${site.id}`} className="block group">
-                <Front home={site.home} name={site.name} />
-                <span className="flex items-baseline gap-2 mt-2">
-                  <span className="font-title text-[17px] truncate group-hover:underline underline-offset-4">
-                    {site.name}
-                  </span>
-                  <span className="ml-auto text-[13px] text-soft whitespace-nowrap">
-                    {count(site.pages, 'page')}
-                  </span>
-                </span>
-                <span className="block text-[13px] text-soft">
-                  {site.pages === 0 ? 'nothing made yet' : `worked on ${when(site.changed)}`}
-                </span>
-              </Link>
-            </li>
+            <ClientCard key={site.id} site={site} />
           ))}
         </ul>
       </div>
@@ -79,19 +67,38 @@ export function SitesScreen() {
   );
 }
 
+/** A client by its home page, with how its site stands once it is seen. */
+function ClientCard({ site }: { site: SiteCard }) {
+  const [place, seen, width] = useSeen<HTMLLIElement>();
+  return (
+    <li ref={place}>
+      <Link to={`/sites/${site.id}`} className="block group">
+        <Front home={site.home} name={site.name} seen={seen} width={width} />
+        <span className="flex items-baseline gap-2 mt-2">
+          <span className="font-title text-[17px] truncate group-hover:underline underline-offset-4">
+            {site.name}
+          </span>
+          <span className="ml-auto text-[13px] text-soft whitespace-nowrap">
+            {count(site.pages, 'page')}
+          </span>
+        </span>
+      </Link>
+      {seen && <SiteState site={site} />}
+    </li>
+  );
+}
+
+type FrontProps = { home: string; name: string; seen: boolean; width: number };
+
 /** The upper part of a home page, as wide as the card. */
-function Front({ home, name }: { home: string; name: string }) {
-  const [place, seen, width] = useSeen<HTMLSpanElement>();
+function Front({ home, name, seen, width }: FrontProps) {
   const html = useQuery({
     queryKey: ['frame', `/api/pages/${home}/frame`],
     queryFn: () => fetchText(`/api/pages/${home}/frame`),
     enabled: seen && home !== '',
   });
   return (
-    <span
-      ref={place}
-      className="block h-[300px] overflow-hidden bg-board outline outline-line group-hover:outline-ink"
-    >
+    <span className="block h-[300px] overflow-hidden bg-board outline outline-line group-hover:outline-ink">
       {html.data && width > 0 && (
         <Whole
           html={html.data}

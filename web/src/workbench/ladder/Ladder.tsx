@@ -27,6 +27,8 @@ type Props = {
   node: NodeView;
   /** What else is in hand; settings are made for all of it. */
   also: readonly NodeView[];
+  /** What the survey finds about the thing in hand. */
+  found: readonly string[];
   device: DeviceKey;
   placement: PlacementView | undefined;
   inPiece: boolean;
@@ -145,6 +147,14 @@ export function Ladder(props: Props) {
                 : outer[outer.length - 1]?.note || (node.title === node.kind ? '' : node.title)}
             </span>
           </div>
+          {props.found.map((message) => (
+            <p
+              key={message}
+              className="border-l-[3px] border-brick pl-2.5 mb-2 text-brick text-[12.5px]"
+            >
+              {message}
+            </p>
+          ))}
           {!ladder && <p className="text-soft">Fetching its settings…</p>}
           {also.length === 0 && (
             <ListPanel

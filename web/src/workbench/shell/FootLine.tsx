@@ -5,9 +5,11 @@ import { Button } from '../../ui/Button';
 import { Mark } from '../../ui/States';
 import type { DeviceKey } from '../engine/devices';
 import type { AskedEdit, NodeView, PlacementView, WorkbenchView } from '../engine/source';
+import type { FindingHere } from './useFindings';
 
 type Props = {
   view: WorkbenchView;
+  findings: readonly FindingHere[];
   node: NodeView;
   placement: PlacementView | undefined;
   lead: DeviceKey;
@@ -21,6 +23,7 @@ type Props = {
 /** Where the thing in hand comes from, and how far a change to it goes. */
 export function FootLine({
   view,
+  findings,
   node,
   placement,
   lead,
@@ -54,6 +57,9 @@ export function FootLine({
       )}
       {!view.piece && view.standIns.length > 0 && (
         <StandInsLeft standIns={view.standIns} inHand={node.id} onPick={onPick} />
+      )}
+      {findings.length > 0 && (
+        <FindingsLeft findings={findings} view={view} inHand={node.id} onPick={onPick} />
       )}
       <span className="ml-auto flex items-center gap-3">
         {node.kind !== 'page' && (
@@ -138,6 +144,41 @@ function StandInsLeft({ standIns, inHand, onPick }: LeftProps) {
       }}
     >
       {count(standIns.length, 'stand-in')} left
+    </button>
+  );
+}
+
+type FoundProps = {
+  findings: readonly FindingHere[];
+  view: WorkbenchView;
+  inHand: string;
+  onPick: (node: string) => void;
+};
+
+/** How much the survey finds on this page, and the way to the next of it. */
+function FindingsLeft({ findings, view, inHand, onPick }: FoundProps) {
+  const nodes = [...new Set(findings.map((finding) => finding.node))].filter((id) => id !== '');
+  const next = nodes[(nodes.indexOf(inHand) + 1) % nodes.length];
+  const look = 'text-brick underline underline-offset-2 whitespace-nowrap';
+  const words = count(findings.length, 'finding');
+  return next === undefined ? (
+    <Link
+      to={`/sites/${view.siteId}?tab=survey`}
+      className={look}
+      title={findings.map((finding) => finding.message).join('; ')}
+    >
+      {words}
+    </Link>
+  ) : (
+    <button
+      type="button"
+      title="Take the next of them in hand; the ladder says what is found"
+      className={look}
+      onClick={() => {
+        onPick(next);
+      }}
+    >
+      {words}
     </button>
   );
 }

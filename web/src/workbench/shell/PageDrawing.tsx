@@ -11,6 +11,7 @@ import type { Canvas, Drawing } from '../engine/drawing';
 import { LiveFrame } from '../canvas/LiveFrame';
 import type { NodeView, PlacementView } from '../engine/source';
 import type { Tree } from '../engine/tree';
+import type { FindingHere } from './useFindings';
 
 const DRAWN_WIDTH = 142;
 const PAGE_WIDTH = 1280;
@@ -26,6 +27,7 @@ type Props = {
   tree: Tree;
   site: string;
   placements: readonly PlacementView[];
+  findings: readonly FindingHere[];
   inHand: string;
   renaming: boolean;
   onPick: (node: string, more: boolean) => void;
@@ -57,6 +59,7 @@ export function PageDrawing(props: Props) {
     last ? last.top + last.height : above.end,
   );
   const inside = piecesInside(tree, placements);
+  const found = findingsInside(tree, props.findings);
   return (
     <div className="flex gap-1.5">
       <ol aria-hidden className="relative w-7 text-[10.5px] text-soft">
@@ -91,6 +94,7 @@ export function PageDrawing(props: Props) {
               {...strip}
               placement={placements.find((p) => p.id === strip.node.placement)}
               inside={inside.get(strip.node.id) ?? []}
+              found={found.get(strip.node.id) ?? []}
               current={strip.node.id === inHand}
               renaming={renaming && strip.node.id === inHand}
               onPick={onPick}
@@ -172,6 +176,17 @@ function piecesInside(
   return inside;
 }
 
+/** By strip, what the survey finds in it. */
+function findingsInside(tree: Tree, findings: readonly FindingHere[]) {
+  const inside = new Map<string, readonly string[]>();
+  for (const finding of findings) {
+    const node = tree.byId.get(finding.node);
+    const strip = node && tree.chain(node)[1];
+    if (strip) inside.set(strip.id, [...(inside.get(strip.id) ?? []), finding.message]);
+  }
+  return inside;
+}
+
 /** Where a strip is drawn, and how high its section really is, in px of the page. */
 type Place = { node: NodeView; top: number; height: number; section: number };
 
@@ -198,11 +213,13 @@ type StripProps = Pick<Props, 'onPick' | 'onRename' | 'onRenamed' | 'onBetween' 
   placement: PlacementView | undefined;
   /** The names of the pieces that stand in it. */
   inside: readonly string[];
+  /** What the survey finds in it. */
+  found: readonly string[];
   current: boolean;
 };
 
 function Strip(props: StripProps) {
-  const { node, top, height, placement, inside, current, renaming } = props;
+  const { node, top, height, placement, inside, found, current, renaming } = props;
   const { onPick, onRename, onRenamed, onBetween } = props;
   const { setNodeRef, listeners } = useDraggable({
     id: `strip ${node.id}`,
@@ -219,7 +236,7 @@ function Strip(props: StripProps) {
         {...listeners}
         type="button"
         aria-current={current}
-        title={node.title}
+        title={[node.title, ...found].join('\n')}
         data-strip={node.id}
         onClick={(event) => {
           onPick(node.id, event.shiftKey || event.ctrlKey || event.metaKey);
@@ -238,6 +255,15 @@ function Strip(props: StripProps) {
         )}
         {!renaming && (
           <span className="bg-paper text-ink text-[10.5px] leading-[14px] font-medium px-1 max-w-full truncate border border-line">
+            {found.length > 0 && (
+              <span className="bg-brick text-white px-1 -ml-1 mr-1">
+                {found.length}
+                <span className="sr-only">
+                  {' '}
+                  {found.length === 1 ? 'finding in' : 'findings in'}{' '}
+                </span>
+              </span>
+            )}
             {node.title}
             {node.hiddenOn.length > 0 && ` · not on ${node.hiddenOn.join(', ')}`}
           </span>

@@ -44,6 +44,7 @@ import { useDeeds } from '../hands/useDeeds';
 import { Typing } from '../../ui/useDraft';
 import { useHand } from '../hands/useHand';
 import { usePresence } from './usePresence';
+import { useFindings } from './useFindings';
 import { useTrial } from './useTrial';
 import { useWorkbench } from '../engine/useWorkbench';
 
@@ -128,6 +129,7 @@ function Bench(props: BenchProps) {
     [view.placements],
   );
   const items = useMemo(() => itemNodes(view.lists), [view.lists]);
+  const surveyed = useFindings(view);
   const hand = useHand(tree);
   const { lead, inHand, others, held, now: current, pick, onLead } = hand;
   const heldIds = held.map((node) => node.id);
@@ -324,6 +326,7 @@ function Bench(props: BenchProps) {
               tree={trial?.tree ?? tree}
               site={view.siteId}
               placements={(trial ?? view).placements}
+              findings={surveyed}
               inHand={(trial ? trial.tree.chain(trial.inHand)[1] : section)?.id ?? ''}
               renaming={renaming && inHand.id === section?.id}
               onPick={pick}
@@ -465,6 +468,7 @@ function Bench(props: BenchProps) {
             onAlone={setAlone}
             node={inHand}
             also={others}
+            found={surveyed.flatMap((f) => (f.node === inHand.id ? f.message : []))}
             device={lead}
             placement={placement}
             inPiece={!isPage}
@@ -478,6 +482,7 @@ function Bench(props: BenchProps) {
         </aside>
         <FootLine
           view={view}
+          findings={surveyed}
           node={inHand}
           placement={placement}
           lead={lead}

@@ -204,4 +204,24 @@ class SitesTest extends WithDesigner {
       page().setViewportSize(1280, 800);
     }
   }
+
+  @Test
+  @Order(8)
+  void whatTheSurveyFindsStandsWhereItIsMended() {
+    designer.go("/sites");
+    Locator card =
+        page()
+            .getByRole(AriaRole.LISTITEM)
+            .filter(new Locator.FilterOptions().setHasText("Tern Valley Allotments"));
+    card.getByText("1 finding").click();
+    assertThat(page().getByText("1 finding on this site.")).isVisible();
+    show("/sites/tern-valley/pages/tv-how");
+    assertThat(page().getByLabel("Strips")).containsText("finding in Steps beside each other");
+    designer.region("Reach").getByText("1 finding").click();
+    assertThat(designer.region("Ladder")).containsText("It has level 3 after one of level 1");
+    designer.field("Level").selectOption(new SelectOption().setLabel("Level 2"));
+    designer.awaitSaved();
+    assertThat(designer.region("Ladder").getByText("It has level 3 after one of level 1"))
+        .hasCount(0);
+  }
 }
