@@ -17,19 +17,24 @@ import java.util.Map;
 
 /** A person at the browser: what one sees is asked for by role and name. */
 final class Designer implements AutoCloseable {
-  private static final Browser BROWSER = launch();
+  /** Nothing of the driver may be used by two threads. */
+  private static final ThreadLocal<Browser> BROWSER = ThreadLocal.withInitial(Designer::launch);
+
   private final BrowserContext context;
   private final String address;
   private Page page;
 
   Designer(String address) {
     this.address = address;
-    this.context = BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    this.context =
+        BROWSER.get().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     this.page = newTab();
   }
 
-  /** One for all; what somebody does in a context of their own is not seen in another. */
+  /**
+   * One for all of a thread; what somebody does in a context of their own is not seen in another.
+   */
   private static Browser launch() {
     return Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))

@@ -206,7 +206,7 @@ class SitesTest extends WithDesigner {
   }
 
   @Test
-  @Order(8)
+  @Order(0)
   void whatTheSurveyFindsStandsWhereItIsMended() {
     designer.go("/sites");
     Locator card =
