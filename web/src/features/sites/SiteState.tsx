@@ -7,9 +7,6 @@ import { useRollouts } from '../rollouts/useRollouts';
 
 type Props = { site: { id: string; name: string; changed: string; pages: number } };
 
-/** A site with more pages is surveyed when that is asked for: the first time takes some ms a page. */
-const SURVEYED_AT_ONCE = 60;
-
 /** How a client’s site stands: what is published, what waits, what the survey finds; each leads there. */
 export function SiteState({ site }: Props) {
   const path = { id: site.id };
@@ -20,7 +17,6 @@ export function SiteState({ site }: Props) {
   const survey = useQuery({
     queryKey: ['survey', site.id],
     queryFn: () => answer(api.GET('/api/sites/{id}/survey', { params: { path } })),
-    enabled: site.pages <= SURVEYED_AT_ONCE,
     gcTime: 0,
   });
   const rollouts = useRollouts();

@@ -4,7 +4,6 @@ import goodbones.document.Bound;
 import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
-import goodbones.style.SiteFinishes;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.Set;
@@ -15,15 +14,9 @@ import java.util.stream.Collectors;
  *
  * @param bound what of the client is set
  * @param menus the names of the menus that have links
- * @param look the finishes that it shows
  */
 public record SurveyedSite(
-    Links links,
-    Set<Bound> bound,
-    Set<String> menus,
-    boolean hasLogo,
-    boolean hasSocial,
-    SiteFinishes look) {
+    Links links, Set<Bound> bound, Set<String> menus, boolean hasLogo, boolean hasSocial) {
   public SurveyedSite {
     bound = Set.copyOf(bound);
     menus = Set.copyOf(menus);
@@ -31,7 +24,7 @@ public record SurveyedSite(
 
   /** What a client's site knows. */
   public static SurveyedSite of(
-      Links links, Details details, Collection<Menu> menus, boolean hasLogo, SiteFinishes look) {
+      Links links, Details details, Collection<Menu> menus, boolean hasLogo) {
     Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
     bound.addAll(details.words().keySet());
     Set<String> filled =
@@ -39,6 +32,6 @@ public record SurveyedSite(
             .filter(menu -> !menu.items().isEmpty())
             .map(Menu::name)
             .collect(Collectors.toSet());
-    return new SurveyedSite(links, bound, filled, hasLogo, !details.social().isEmpty(), look);
+    return new SurveyedSite(links, bound, filled, hasLogo, !details.social().isEmpty());
   }
 }

@@ -1,7 +1,6 @@
 package goodbones.server.survey;
 
 import goodbones.server.coverage.Coverages;
-import goodbones.server.finishes.FinishesStore;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.Sites;
@@ -22,8 +21,7 @@ public final class FullSurvey {
             beans.getBean(Sites.class),
             beans.getBean(ClientDetails.class),
             beans.getBean(PageSettings.class),
-            beans.getBean(Coverages.class),
-            beans.getBean(FinishesStore.class)),
+            beans.getBean(Coverages.class)),
         siteId);
   }
 
