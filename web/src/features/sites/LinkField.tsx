@@ -1,6 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { inputClass } from '../../ui/inputClass';
 
@@ -44,6 +44,18 @@ const kinds: Record<string, string> = {
   outside: 'outside',
 };
 
+function targetsOf(site: string, page: string, words: string) {
+  return queryOptions({
+    queryKey: ['link-targets', site, page, words],
+    queryFn: () =>
+      answer(
+        api.GET('/api/sites/{id}/targets', {
+          params: { path: { id: site }, query: { words, page } },
+        }),
+      ),
+  });
+}
+
 /** Where a link leads: pages, sections, files and outside addresses, found by typing. */
 export function LinkField(props: Props) {
   const { label, site, page, value, onChange, onMake = false, autoFocus = false, onEscape } = props;
@@ -60,14 +72,9 @@ export function LinkField(props: Props) {
       ),
     enabled: value !== '' && site !== '',
   });
+  const asked = targetsOf(site, page, typed);
   const found = useQuery({
-    queryKey: ['link-targets', site, page, typed],
-    queryFn: () =>
-      answer(
-        api.GET('/api/sites/{id}/targets', {
-          params: { path: { id: site }, query: { words: typed, page } },
-        }),
-      ),
+    ...asked,
     enabled: site !== '',
     placeholderData: keepPreviousData,
     gcTime: 0,
@@ -85,11 +92,22 @@ export function LinkField(props: Props) {
     }
   };
   const wanted = typed.trim();
+  /** The words for which Enter was pressed before there was anything to choose; empty for none. */
+  const hurried = useRef('');
+  const takeFirst = async (words: string) => {
+    hurried.current = words;
+    const targets = await queries.fetchQuery(asked).catch(() => []);
+    const first = targets.find((target) => fits(target, words));
+    if (hurried.current !== words) return;
+    if (first) onChange(first.link);
+    else if (onMake) await make(words);
+  };
   // What is on its way was asked for fewer letters: only what still fits can be chosen.
   const known = withOutside(found.data ?? [], wanted).filter((target) => fits(target, wanted));
   const makes =
     onMake &&
     wanted !== '' &&
+    !found.isFetching &&
     !/^(https?:|mailto:|tel:)/.test(wanted) &&
     !known.some(
       ({ title, kind }) => kind === 'page' && title.toLowerCase() === wanted.toLowerCase(),
@@ -105,6 +123,7 @@ export function LinkField(props: Props) {
           else onChange(link);
         }}
         onClose={() => {
+          hurried.current = '';
           setTyped('');
         }}
         immediate
@@ -119,6 +138,12 @@ export function LinkField(props: Props) {
             setTyped(e.target.value);
           }}
           onKeyDown={(e) => {
+            hurried.current = '';
+            if (e.key === 'Enter' && wanted !== '' && known.length === 0 && found.isFetching) {
+              e.preventDefault();
+              void takeFirst(wanted);
+              return;
+            }
             if (e.key !== 'Escape' || !onEscape) return;
             e.preventDefault();
             e.stopPropagation();
