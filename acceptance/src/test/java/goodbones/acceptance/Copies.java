@@ -1,5 +1,6 @@
 package goodbones.acceptance;
 
+import java.io.IOException;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -8,14 +9,38 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 
 /** Makes a large database out of the demo's, while the application is stopped. */
 final class Copies implements AutoCloseable {
   private final Connection database;
   private final Statement sql;
 
+  /** What is copied. */
+  interface Copying {
+    void into(Copies copies) throws SQLException;
+  }
+
+  /**
+   * Starts the application on a database with copies, and hands over somebody who has signed in.
+   */
+  static void measured(Copying copying, Consumer<Designer> measuring)
+      throws IOException, SQLException {
+    try (Application application = Application.start()) {
+      application.stop();
+      try (Copies copies = new Copies(application.database())) {
+        copying.into(copies);
+      }
+      application.revive();
+      try (Designer designer = new Designer(application.address())) {
+        designer.signIn();
+        measuring.accept(designer);
+      }
+    }
+  }
+
   /** References are not watched until it is closed. */
-  Copies(String url) throws SQLException {
+  private Copies(String url) throws SQLException {
     database = DriverManager.getConnection(url, "sa", "");
     sql = database.createStatement();
     sql.execute("set referential_integrity false");

@@ -37,26 +37,22 @@ class LibrarySpeed {
 
   @Test
   void measure() throws IOException, SQLException {
-    try (Application application = Application.start()) {
-      application.stop();
-      copy(application.database());
-      application.revive();
-      try (Designer designer = new Designer(application.address())) {
-        designer.signIn();
-        Page page = designer.page();
-        for (String path :
-            List.of(
-                "/api/pieces",
-                "/api/pieces/st-buttons/uses",
-                "/api/pieces/opening-band/uses",
-                "/api/uses/token/t-accent",
-                "/api/uses/picture/stand-in",
-                "/api/uses/picture/harbour-morning")) {
-          Timed.answer(path, page, ROUNDS);
-        }
-        opened(designer);
-      }
+    Copies.measured(LibrarySpeed::copy, LibrarySpeed::measure);
+  }
+
+  private static void measure(Designer designer) {
+    Page page = designer.page();
+    for (String path :
+        List.of(
+            "/api/pieces",
+            "/api/pieces/st-buttons/uses",
+            "/api/pieces/opening-band/uses",
+            "/api/uses/token/t-accent",
+            "/api/uses/picture/stand-in",
+            "/api/uses/picture/harbour-morning")) {
+      Timed.answer(path, page, ROUNDS);
     }
+    opened(designer);
   }
 
   /**
@@ -105,21 +101,19 @@ class LibrarySpeed {
     Timed.print("narrowed down by words", narrowing);
   }
 
-  private static void copy(String url) throws SQLException {
-    try (Copies copies = new Copies(url)) {
-      for (String table : List.of("PIECE", "REVISION", "DESCRIBED")) {
-        copies.of(table, PIECES.get(table), PIECE_NUMBERS, "");
-      }
-      for (String table : List.of("PLACED", "REFERRED")) {
-        copies.of(table, PIECES.get(table), PIECE_NUMBERS, "owner_kind <> 'page'");
-        copies.of(
-            table,
-            PAGES.get(table),
-            PAGE_NUMBERS,
-            "owner_kind = 'page' and owner_id in (select id from page where not shared)");
-      }
-      copies.of("PAGE", PAGES.get("PAGE"), PAGE_NUMBERS, "not shared");
-      copies.told("PIECE", "PAGE", "PLACED", "REFERRED");
+  private static void copy(Copies copies) throws SQLException {
+    for (String table : List.of("PIECE", "REVISION", "DESCRIBED")) {
+      copies.of(table, PIECES.get(table), PIECE_NUMBERS, "");
     }
+    for (String table : List.of("PLACED", "REFERRED")) {
+      copies.of(table, PIECES.get(table), PIECE_NUMBERS, "owner_kind <> 'page'");
+      copies.of(
+          table,
+          PAGES.get(table),
+          PAGE_NUMBERS,
+          "owner_kind = 'page' and owner_id in (select id from page where not shared)");
+    }
+    copies.of("PAGE", PAGES.get("PAGE"), PAGE_NUMBERS, "not shared");
+    copies.told("PIECE", "PAGE", "PLACED", "REFERRED");
   }
 }

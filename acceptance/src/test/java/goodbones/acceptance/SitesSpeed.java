@@ -31,29 +31,25 @@ class SitesSpeed {
 
   @Test
   void measure() throws IOException, SQLException {
-    try (Application application = Application.start()) {
-      application.stop();
-      copy(application.database());
-      application.revive();
-      try (Designer designer = new Designer(application.address())) {
-        designer.signIn();
-        Page page = designer.page();
-        for (String path :
-            List.of(
-                "/api/sites",
-                "/api/sites/" + LARGE,
-                "/api/sites/" + LARGE + "/coverage",
-                "/api/sites/" + LARGE + "/stand-ins",
-                "/api/sites/" + LARGE + "/survey",
-                "/api/pages/sf-home/frame",
-                "/api/pages/sf-home/workbench")) {
-          Timed.answer(path, page, ROUNDS);
-        }
-        opened(designer, "/sites", "article iframe, li iframe");
-        opened(designer, "/sites/" + LARGE, "[role=treeitem] iframe");
-        edited(page);
-      }
+    Copies.measured(SitesSpeed::copy, SitesSpeed::measure);
+  }
+
+  private static void measure(Designer designer) {
+    Page page = designer.page();
+    for (String path :
+        List.of(
+            "/api/sites",
+            "/api/sites/" + LARGE,
+            "/api/sites/" + LARGE + "/coverage",
+            "/api/sites/" + LARGE + "/stand-ins",
+            "/api/sites/" + LARGE + "/survey",
+            "/api/pages/sf-home/frame",
+            "/api/pages/sf-home/workbench")) {
+      Timed.answer(path, page, ROUNDS);
     }
+    opened(designer, "/sites", "article iframe, li iframe");
+    opened(designer, "/sites/" + LARGE, "[role=treeitem] iframe");
+    edited(page);
   }
 
   /** From the click on a link inside the application to the first thing that is drawn. */
@@ -111,62 +107,56 @@ class SitesSpeed {
     Timed.print("the survey after an edit of one page", times);
   }
 
-  private static void copy(String url) throws SQLException {
-    try (Copies copies = new Copies(url)) {
-      String page = "owner_kind = 'page'";
-      Map<String, String> many = Map.of("ID", "id || '~~' || x", "ADDRESS", "address || '~' || x");
-      Map<String, String> manyOwned = Map.of("OWNER_ID", "owner_id || '~~' || x");
-      String large = "site_id = '" + LARGE + "'";
-      String pages = "select id from page where not shared and " + large;
-      // Before there are others of these ids.
-      copies.of(
-          "PLACED",
-          manyOwned,
-          MANY,
-          page + " and owner_id in (" + pages + " and id not like '%~%')");
-      copies.of(
-          "REFERRED",
-          manyOwned,
-          MANY,
-          page + " and owner_id in (" + pages + " and id not like '%~%')");
-      copies.of("PAGE", many, MANY, "not shared and " + large);
-      String first = "owner_id in (select id from page where id not like '%~%')";
-      Map<String, String> owned =
-          Map.of(
-              "OWNER_ID",
-              OF_PAGE.replace("id", "owner_id").replace("owner_owner_id", "owner_id"),
-              "SITE_ID",
-              OF_SITE);
-      copies.of("PLACED", owned, PAGES, page + " and " + first);
-      copies.of(
-          "REFERRED", Map.of("OWNER_ID", owned.get("OWNER_ID")), PAGES, page + " and " + first);
-      copies.of(
-          "PAGE",
-          Map.of(
-              "ID",
-              OF_PAGE,
-              "SITE_ID",
-              OF_SITE,
-              "ADDRESS",
-              "address || case when y = 0 then '' else '~' || y end"),
-          PAGES,
-          "id not like '%~%' and (y = 0 or not shared)");
-      Map<String, String> ofSite = Map.of("SITE_ID", OF_SITE);
-      for (String table :
-          List.of("ADOPTED", "SITE_VALUE", "SITE_FINISHES", "SITE_STYLE", "SITE_FILLING")) {
-        copies.of(table, ofSite, SITES, "");
-      }
-      copies.of(
-          "SITE_SHEET",
-          Map.of(
-              "SITE_ID",
-              OF_SITE,
-              "DOCUMENT",
-              "regexp_replace(regexp_replace(document, '(\"part\":\"[^\"]+)', '$1~' || x), '(page:[a-z-]+)', '$1~' || x)"),
-          SITES,
-          "");
-      copies.of("SITE", Map.of("ID", "id || '~' || x", "NAME", "name || ' ' || x"), SITES, "");
-      copies.told("SITE", "PAGE", "PLACED", "REFERRED");
+  private static void copy(Copies copies) throws SQLException {
+    String page = "owner_kind = 'page'";
+    Map<String, String> many = Map.of("ID", "id || '~~' || x", "ADDRESS", "address || '~' || x");
+    Map<String, String> manyOwned = Map.of("OWNER_ID", "owner_id || '~~' || x");
+    String large = "site_id = '" + LARGE + "'";
+    String pages = "select id from page where not shared and " + large;
+    // Before there are others of these ids.
+    copies.of(
+        "PLACED", manyOwned, MANY, page + " and owner_id in (" + pages + " and id not like '%~%')");
+    copies.of(
+        "REFERRED",
+        manyOwned,
+        MANY,
+        page + " and owner_id in (" + pages + " and id not like '%~%')");
+    copies.of("PAGE", many, MANY, "not shared and " + large);
+    String first = "owner_id in (select id from page where id not like '%~%')";
+    Map<String, String> owned =
+        Map.of(
+            "OWNER_ID",
+            OF_PAGE.replace("id", "owner_id").replace("owner_owner_id", "owner_id"),
+            "SITE_ID",
+            OF_SITE);
+    copies.of("PLACED", owned, PAGES, page + " and " + first);
+    copies.of("REFERRED", Map.of("OWNER_ID", owned.get("OWNER_ID")), PAGES, page + " and " + first);
+    copies.of(
+        "PAGE",
+        Map.of(
+            "ID",
+            OF_PAGE,
+            "SITE_ID",
+            OF_SITE,
+            "ADDRESS",
+            "address || case when y = 0 then '' else '~' || y end"),
+        PAGES,
+        "id not like '%~%' and (y = 0 or not shared)");
+    Map<String, String> ofSite = Map.of("SITE_ID", OF_SITE);
+    for (String table :
+        List.of("ADOPTED", "SITE_VALUE", "SITE_FINISHES", "SITE_STYLE", "SITE_FILLING")) {
+      copies.of(table, ofSite, SITES, "");
     }
+    copies.of(
+        "SITE_SHEET",
+        Map.of(
+            "SITE_ID",
+            OF_SITE,
+            "DOCUMENT",
+            "regexp_replace(regexp_replace(document, '(\"part\":\"[^\"]+)', '$1~' || x), '(page:[a-z-]+)', '$1~' || x)"),
+        SITES,
+        "");
+    copies.of("SITE", Map.of("ID", "id || '~' || x", "NAME", "name || ' ' || x"), SITES, "");
+    copies.told("SITE", "PAGE", "PLACED", "REFERRED");
   }
 }
