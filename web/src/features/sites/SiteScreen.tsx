@@ -121,7 +121,7 @@ function Publishing({ siteId, name }: { siteId: string; name: string }) {
           {state.data.written === 0
             ? 'nothing had changed'
             : `${count(state.data.written, 'file')} written`}
-          .{' '}
+          .{state.data.pagesChanged && ' Pages have changed since.'}{' '}
           <a
             className="text-verdigris underline underline-offset-2"
             href={state.data.address}

@@ -5,7 +5,10 @@ import { count, when } from '../../ui/count';
 import { Mark } from '../../ui/States';
 import { useRollouts } from '../rollouts/useRollouts';
 
-type Props = { site: { id: string; name: string; changed: string; pages: number } };
+type Props = { site: { id: string; name: string; pages: number } };
+
+/** A site with more pages is surveyed when that is asked for: the first time takes some ms a page. */
+const SURVEYED_AT_ONCE = 60;
 
 /** How a client’s site stands: what is published, what waits, what the survey finds; each leads there. */
 export function SiteState({ site }: Props) {
@@ -17,6 +20,7 @@ export function SiteState({ site }: Props) {
   const survey = useQuery({
     queryKey: ['survey', site.id],
     queryFn: () => answer(api.GET('/api/sites/{id}/survey', { params: { path } })),
+    enabled: site.pages <= SURVEYED_AT_ONCE,
     gcTime: 0,
   });
   const rollouts = useRollouts();
@@ -24,6 +28,7 @@ export function SiteState({ site }: Props) {
     rollouts.data?.waiting.filter((release) => release.sites.includes(site.name)).length ?? 0;
   const findings = (survey.data ?? []).reduce((sum, rule) => sum + rule.findings.length, 0);
   const published = publication.data?.published;
+  const pagesChanged = publication.data?.pagesChanged;
   return (
     <p className="flex flex-wrap items-center gap-1.5 min-h-6 text-[13px] text-soft">
       <span className="mr-auto">
@@ -31,8 +36,8 @@ export function SiteState({ site }: Props) {
           ? 'nothing made yet'
           : !published
             ? publication.data && 'not published yet'
-            : site.changed > published
-              ? 'changed since it was published'
+            : pagesChanged
+              ? 'pages changed since published'
               : `published ${when(published)}`}
       </span>
       {waiting > 0 && (

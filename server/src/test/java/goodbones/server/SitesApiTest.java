@@ -117,6 +117,21 @@ class SitesApiTest {
   }
 
   @Test
+  void whatWasPublishedSaysWhetherPagesHaveChangedSince() {
+    String state = "/api/sites/oakum-rope-museum/publication";
+    publish("oakum-rope-museum");
+    assertThat(api.read(state).body().path("pagesChanged").asBoolean()).isFalse();
+    field("om-home", "om-month-t", "words", "Demonstrations at noon.");
+    assertThat(api.read(state).body().path("pagesChanged").asBoolean()).isTrue();
+    publish("oakum-rope-museum");
+    assertThat(api.read(state).body().path("pagesChanged").asBoolean()).isFalse();
+  }
+
+  private Api.Answer field(String page, String node, String field, String value) {
+    return api.editPage(page, "type", "FIELD", "node", node, "field", field, "value", value);
+  }
+
+  @Test
   void theMostSpecificRuleWinsAndAnExceptionHasNone() {
     String site = "quillon-clocks";
     List<Map<String, Object>> rules = kept(site);
@@ -145,18 +160,7 @@ class SitesApiTest {
   @Test
   void linksFollowARenamedPageAndItsFormerAddressLeadsOn() {
     String site = "oakum-rope-museum";
-    assertThat(
-            api.editPage(
-                    "om-home",
-                    "type",
-                    "FIELD",
-                    "node",
-                    "om-opening/ob-button",
-                    "field",
-                    "link",
-                    "value",
-                    "page:om-visit")
-                .status())
+    assertThat(field("om-home", "om-opening/ob-button", "link", "page:om-visit").status())
         .isEqualTo(200);
     assertThat(say("om-visit", "Come and see", "/come", "page", true).status()).isEqualTo(200);
     publish(site);
@@ -355,44 +359,24 @@ class SitesApiTest {
     String words = "Said " + random.nextInt(5);
     String page = List.of("tv-home", "tv-waiting", "tv-how").get(random.nextInt(3));
     return List.of(
-        () ->
-            api.editPage(
-                "tv-home",
-                "type",
-                "FIELD",
-                "node",
-                "tv-opening/so-heading",
-                "field",
-                "words",
-                "value",
-                words),
-        () ->
-            api.editPage(
-                "tv-home",
-                "type",
-                "FIELD",
-                "node",
-                "tv-opening/so-picture",
-                "field",
-                "picture",
-                "value",
-                "stand-in"),
-        () ->
-            api.editPage(
-                "tv-home",
-                "type",
-                "FIELD",
-                "node",
-                "tv-opening/so-button",
-                "field",
-                "link",
-                "value",
-                "page:" + page),
+        () -> field("tv-home", "tv-opening/so-heading", "words", words),
+        () -> field("tv-home", "tv-opening/so-picture", "picture", "stand-in"),
+        () -> field("tv-home", "tv-opening/so-button", "link", "page:" + page),
         () ->
             api.editPage("tv-how", "type", "ADD", "node", "tv-how", "kind", "section", "value", ""),
         () ->
             api.editPage(
                 "tv-how", "type", "PLACE", "node", "tv-how", "before", "", "piece", "st-cards"),
+        () ->
+            api.finish(
+                "type",
+                "VALUE",
+                "site",
+                site,
+                "token",
+                "t-text",
+                "value",
+                random.nextBoolean() ? "#24331f" : "#b9c4b4"),
         () -> api.turn("tv-how", "undo"),
         () ->
             say(
@@ -435,6 +419,18 @@ class SitesApiTest {
       assertThat(remembered).as("after %d edits", i + 1).isEqualTo(FullSurvey.of(beans, site));
       told.add(remembered);
     }
+    List<String> ofSite = new ArrayList<>();
+    api.read("/api/sites/" + site + "/survey")
+        .body()
+        .forEach(rule -> rule.path("findings").forEach(each -> ofSite.add(each.toString())));
+    Set<String> ofPages = new HashSet<>();
+    for (JsonNode page : api.read("/api/sites/" + site).body().path("pages")) {
+      api.read("/api/pages/" + page.path("id").asString() + "/survey")
+          .body()
+          .forEach(rule -> rule.path("findings").forEach(each -> ofPages.add(each.toString())));
+    }
+    assertThat(ofPages).as("page by page").containsExactlyInAnyOrderElementsOf(ofSite);
+    assertThat(api.read("/api/pages/nowhere/survey").status()).isEqualTo(404);
     assertThat(told).as("the edits come to something").hasSizeGreaterThan(8);
   }
 

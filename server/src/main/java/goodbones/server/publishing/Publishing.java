@@ -47,16 +47,25 @@ class Publishing {
   /**
    * @param published when, or null if never
    * @param written files that were written the last time, because they had changed
+   * @param pagesChanged whether a page, or a part that they share, was written since
    */
-  record PublicationView(String address, @Nullable Instant published, int pages, int written) {}
+  record PublicationView(
+      String address, @Nullable Instant published, int pages, int written, boolean pagesChanged) {}
 
   @Transactional(readOnly = true)
   PublicationView state(String siteId) {
     String address = "/hosted/" + from.sites().get(siteId).id() + "/";
     return publications
         .findById(siteId)
-        .map(p -> new PublicationView(address, p.published(), p.pages(), p.written()))
-        .orElseGet(() -> new PublicationView(address, null, 0, 0));
+        .map(
+            p ->
+                new PublicationView(
+                    address,
+                    p.published(),
+                    p.pages(),
+                    p.written(),
+                    from.sites().lastChanged(siteId).filter(p.published()::isBefore).isPresent()))
+        .orElseGet(() -> new PublicationView(address, null, 0, 0, false));
   }
 
   @Transactional

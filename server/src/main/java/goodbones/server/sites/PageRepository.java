@@ -1,5 +1,6 @@
 package goodbones.server.sites;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -37,6 +38,10 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
       "select new goodbones.server.sites.PageCount(p.siteId, count(p), max(p.changed))"
           + " from PageEntity p where p.shared = false group by p.siteId")
   List<PageCount> counts();
+
+  /** When a page of a site, or a part that they share, was written last. */
+  @Query("select max(p.changed) from PageEntity p where p.siteId = :siteId")
+  Optional<Instant> lastChanged(String siteId);
 
   /** The first page of each site, by its address. */
   @Query(

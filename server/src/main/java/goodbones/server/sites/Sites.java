@@ -24,6 +24,7 @@ import goodbones.site.PageTree;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceException;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -122,6 +123,12 @@ public class Sites {
   @Transactional(readOnly = true)
   public List<PageInfo> documentInfos(String siteId) {
     return pages.infos(siteId);
+  }
+
+  /** When a page of a site, or a part that they share, was written last; empty if it has none. */
+  @Transactional(readOnly = true)
+  public Optional<Instant> lastChanged(String siteId) {
+    return pages.lastChanged(siteId);
   }
 
   /** The pages of a site as a tree. */
