@@ -9,6 +9,7 @@ import { LibraryScreen } from './features/library/LibraryScreen';
 import { PieceScreen } from './features/library/PieceScreen';
 import { ReviewScreen } from './features/rollouts/ReviewScreen';
 import { RolloutsScreen } from './features/rollouts/RolloutsScreen';
+import { useLibraryAhead } from './features/library/useLibrary';
 import { useRollouts } from './features/rollouts/useRollouts';
 import { PeopleScreen } from './features/people/PeopleScreen';
 import { SignIn } from './features/session/SignIn';
@@ -62,6 +63,7 @@ function TopBar({ user }: { user: string }) {
   const queries = useQueryClient();
   const rollouts = useRollouts();
   useStamp();
+  useLibraryAhead();
   const waiting = rollouts.data?.waiting.length ?? 0;
   const signOut = async () => {
     await postForm('/api/sign-out', {});

@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
 import type { Card } from './filter';
 
@@ -33,10 +34,32 @@ function ask(deed: Deed): Promise<Card[]> {
   }
 }
 
+const asked = { queryKey: ['pieces'], queryFn: () => answer(api.GET('/api/pieces')) };
+
+/** How long the list is kept while nobody looks at it, in ms. */
+const KEPT = 3_600_000;
+
+/** What comes first on a screen is asked for in the meantime, in ms. */
+const AFTER = 300;
+
+/** Asks for the list of pieces after what is on the screen, so that the library opens at once. */
+export function useLibraryAhead() {
+  const queries = useQueryClient();
+  useEffect(() => {
+    const timer = setTimeout(
+      () => void queries.prefetchQuery({ ...asked, gcTime: KEPT, staleTime: KEPT }),
+      AFTER,
+    );
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [queries]);
+}
+
 /** The pieces as they are listed, and what can be done to them there. */
 export function useLibrary() {
   const queries = useQueryClient();
-  const pieces = useQuery({ queryKey: ['pieces'], queryFn: () => answer(api.GET('/api/pieces')) });
+  const pieces = useQuery(asked);
   const deeds = useMutation({
     mutationFn: ask,
     onSuccess: async (cards, deed) => {

@@ -18,9 +18,8 @@ const none: readonly FindingHere[] = [];
 /** What the survey finds in the document of a page, anew after every change; nothing for a piece. */
 export function useFindings(view: WorkbenchView): readonly FindingHere[] {
   const survey = useQuery({
-    queryKey: ['survey', view.siteId, view.id, view.version, view.stamp],
-    queryFn: () =>
-      answer(api.GET('/api/sites/{id}/survey', { params: { path: { id: view.siteId } } })),
+    queryKey: ['page-survey', view.id, view.version, view.stamp],
+    queryFn: () => answer(api.GET('/api/pages/{id}/survey', { params: { path: { id: view.id } } })),
     enabled: !view.piece,
     placeholderData: keepPreviousData,
     gcTime: 0,

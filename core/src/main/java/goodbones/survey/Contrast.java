@@ -3,7 +3,6 @@ package goodbones.survey;
 import goodbones.colour.Colour;
 import goodbones.document.Composite;
 import goodbones.document.Device;
-import goodbones.style.Fluid;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
@@ -98,8 +97,7 @@ public record Contrast(Optional<Double> ratio, boolean large, Colour text, List<
   }
 
   private static boolean isLarge(Pair pair, SiteFinishes finishes) {
-    Device on = pair.device();
-    double px = Fluid.px(pair.size().css(finishes), on.width(), on.height());
+    double px = pair.textSize(finishes);
     String weight = pair.weight().css(finishes);
     boolean bold = Double.parseDouble(weight) >= BOLD;
     return px >= LARGE || bold && px >= LARGE_BOLD;

@@ -3,6 +3,7 @@ package goodbones.survey;
 import goodbones.colour.Colour;
 import goodbones.document.Device;
 import goodbones.document.State;
+import goodbones.style.Fluid;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,6 +37,11 @@ public record Pair(
   public record Blend(Setting gradient) implements Layer {}
 
   public record Photo(String pictureId) implements Layer {}
+
+  /** How large the text is, in px. */
+  double textSize(SiteFinishes finishes) {
+    return Fluid.px(size.css(finishes), device.width(), device.height());
+  }
 
   /** Whether a picture lies somewhere behind the text. */
   public boolean overPicture() {

@@ -9,10 +9,13 @@ public final class SiteSurvey {
       List.of(
           new LinksLeadSomewhere(),
           new AlternativeText(),
+          new ContrastIsEnough(),
           new OneMainHeading(),
           new HeadingsInOrder(),
           new BoundIsSet(),
           new NothingStandsIn(),
+          new NothingWaits(),
+          new PhoneTextIsReadable(),
           new PagesAreDescribed());
 
   private SiteSurvey() {}

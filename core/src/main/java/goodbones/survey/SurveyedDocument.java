@@ -4,21 +4,69 @@ import goodbones.document.FieldValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.library.Shown;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
-/**
- * A page's own document, or a part that pages share.
- *
- * @param shown what is shown of it
- */
-public record SurveyedDocument(String id, boolean shared, Node shown) {
+/** A page's own document, or a part that pages share. */
+public final class SurveyedDocument {
+  private final String id;
+  private final boolean shared;
+  private final Shown page;
+  private @Nullable PageLook look;
+
+  /**
+   * @param shared whether it stands around the content of pages
+   * @param page what it shows
+   */
+  public SurveyedDocument(String id, boolean shared, Shown page) {
+    this.id = id;
+    this.shared = shared;
+    this.page = page;
+  }
+
+  public boolean shared() {
+    return shared;
+  }
+
+  /** The tree that is drawn. */
+  public Node shown() {
+    return page.root();
+  }
+
+  /** The same with its placements as members of the tree. */
+  Node members() {
+    return page.members();
+  }
+
+  /** What its texts are worth in the client's look; found once for all rules. */
+  PageLook look(SurveyedSite site) {
+    PageLook known = look;
+    if (known == null) {
+      known = PageLook.of(id, page, site.look());
+      look = known;
+    }
+    return known;
+  }
+
   Finding at(Node node, String message) {
     return at(node.id(), message);
   }
 
   Finding at(NodeId node, String message) {
     return new Finding(id, Optional.of(node), message);
+  }
+
+  /** What was found about nodes, in reading order. */
+  <T> List<Finding> inOrder(Map<NodeId, T> found, Function<T, String> message) {
+    return shown().all().stream()
+        .map(Node::id)
+        .filter(found::containsKey)
+        .map(node -> at(node, message.apply(found.get(node))))
+        .toList();
   }
 
   /** What a node says; empty if it says nothing. */

@@ -4,6 +4,7 @@ import goodbones.document.Bound;
 import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
+import goodbones.style.SiteFinishes;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.Set;
@@ -14,9 +15,15 @@ import java.util.stream.Collectors;
  *
  * @param bound what of the client is set
  * @param menus the names of the menus that have links
+ * @param look the finishes that it shows
  */
 public record SurveyedSite(
-    Links links, Set<Bound> bound, Set<String> menus, boolean hasLogo, boolean hasSocial) {
+    Links links,
+    Set<Bound> bound,
+    Set<String> menus,
+    boolean hasLogo,
+    boolean hasSocial,
+    SiteFinishes look) {
   public SurveyedSite {
     bound = Set.copyOf(bound);
     menus = Set.copyOf(menus);
@@ -24,7 +31,7 @@ public record SurveyedSite(
 
   /** What a client's site knows. */
   public static SurveyedSite of(
-      Links links, Details details, Collection<Menu> menus, boolean hasLogo) {
+      Links links, Details details, Collection<Menu> menus, boolean hasLogo, SiteFinishes look) {
     Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
     bound.addAll(details.words().keySet());
     Set<String> filled =
@@ -32,6 +39,6 @@ public record SurveyedSite(
             .filter(menu -> !menu.items().isEmpty())
             .map(Menu::name)
             .collect(Collectors.toSet());
-    return new SurveyedSite(links, bound, filled, hasLogo, !details.social().isEmpty());
+    return new SurveyedSite(links, bound, filled, hasLogo, !details.social().isEmpty(), look);
   }
 }

@@ -237,8 +237,6 @@ class RebaseLawsTest {
                       } else if (after.changes().get(key) instanceof LocalValue.ItemsAre items) {
                         LocalValue.ItemsAre here =
                             LocalValue.ItemsAre.of(index.node(key.node()).orElseThrow());
-                        if (!items.ids().containsAll(here.ids()))
-                          System.out.println("YY " + scene.seed + key + items + here);
                         assertThat(items.ids().stream().filter(here.ids()::contains).toList())
                             .isEqualTo(here.ids());
                         assertThat(items.own()).isSubsetOf(here.ids());

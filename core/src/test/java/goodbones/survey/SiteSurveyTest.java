@@ -8,14 +8,23 @@ import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
 import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Pin;
+import goodbones.document.Placement;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
+import goodbones.library.Shown;
 import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.PageKind;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
+import goodbones.style.SiteFinishes;
+import goodbones.testing.HouseFinishes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -27,7 +36,8 @@ class SiteSurveyTest {
           Set.of(Bound.NAME),
           Set.of("Main"),
           true,
-          false);
+          false,
+          new SiteFinishes(HouseFinishes.house(), Map.of()));
 
   private static Node heading(String id, int level) {
     return node(id, Kind.HEADING)
@@ -36,7 +46,7 @@ class SiteSurveyTest {
   }
 
   private static SurveyedDocument document(String id, Node... things) {
-    return new SurveyedDocument(id, false, node(id, Kind.PAGE, things));
+    return new SurveyedDocument(id, false, Shown.of(node(id, Kind.PAGE, things)));
   }
 
   /** What each rule finds, as {@code rule document/node}. */
@@ -121,6 +131,57 @@ class SiteSurveyTest {
             "bound home/m",
             "stand-ins home/q",
             "description home");
+  }
+
+  private static Node styled(Node node, String key, String value) {
+    return node.withStyle(StyleKey.parse(key), StyleValue.literal(value));
+  }
+
+  /**
+   * WCAG 2.2, 1.4.3: #777 on white is 4.48 to 1, #767676 is 4.54 (from memory of the W3C’s
+   * examples).
+   */
+  @Test
+  void faintAndSmallWordsAreFoundOnceWhereTheyAreWorst() {
+    Node faint = styled(text("t"), "color", "#777777");
+    assertThat(found("x", document("home", heading("a", 1), faint)))
+        .containsExactly("contrast home/t");
+    assertThat(found("x", document("home", heading("a", 1), styled(text("t"), "color", "#767676"))))
+        .isEmpty();
+    assertThat(found("x", document("home", heading("a", 1), styled(faint, "font-size", "24px"))))
+        .as("large words")
+        .isEmpty();
+    assertThat(
+            found(
+                "x",
+                document("home", heading("a", 1), styled(text("t"), "font-size@phone", "11px"))))
+        .containsExactly("phone-text home/t");
+    assertThat(
+            found("x", document("home", heading("a", 1), styled(text("t"), "font-size", "12px"))))
+        .isEmpty();
+  }
+
+  @Test
+  void aPlacementThatWaitsIsFoundAtWhatItDraws() {
+    Node section = node("p/s", Kind.SECTION);
+    Placement held = Placement.of("piece").withSettled(1);
+    for (Pin.Reason reason : Pin.Reason.values()) {
+      Node member =
+          Node.placing(NodeId.of("p"), "", "piece")
+              .withPlacement(held.withPin(Optional.of(new Pin(1, reason))))
+              .withChildren(List.of(section));
+      Node root = node("home", Kind.PAGE, heading("a", 1), section);
+      Node members = node("home", Kind.PAGE, heading("a", 1), member);
+      SurveyedDocument page =
+          new SurveyedDocument("home", false, new Shown(root, members, Map.of()));
+      assertThat(found("x", page))
+          .isEqualTo(
+              reason == Pin.Reason.WAITING ? List.of("waiting home/p/s") : List.<String>of());
+    }
+  }
+
+  private static Node text(String id) {
+    return node(id, Kind.TEXT).withContent("words", new FieldValue.Words("Words"));
   }
 
   @Test

@@ -115,7 +115,6 @@ class ReplacementApiTest {
       int tried = 0;
       for (String by : pieces.names().keySet()) {
         Api.Answer plan = plan(piece, by);
-        System.out.println("PLAN " + piece + " " + by + " " + plan.body());
         if (plan.status() != 200) {
           assertThat(plan.status()).as("%s by %s: %s", piece, by, plan.body()).isEqualTo(422);
           continue;

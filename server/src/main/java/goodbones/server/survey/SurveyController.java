@@ -38,4 +38,10 @@ class SurveyController {
   List<SurveyedRule> survey(@PathVariable String id) {
     return surveys.of(id);
   }
+
+  /** Every rule with what it finds on one page and around it, or in a shared part. */
+  @GetMapping("/api/pages/{id}/survey")
+  List<SurveyedRule> surveyPage(@PathVariable String id) {
+    return surveys.ofPage(id);
+  }
 }

@@ -2,6 +2,7 @@ package goodbones.server.survey;
 
 import goodbones.server.coverage.Coverages;
 import goodbones.server.drawing.Wording;
+import goodbones.server.finishes.FinishesStore;
 import goodbones.server.memory.Memory;
 import goodbones.server.memory.Same;
 import goodbones.server.sites.ClientDetails;
@@ -17,6 +18,7 @@ import goodbones.site.Links;
 import goodbones.site.Menu;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
+import goodbones.style.SiteFinishes;
 import goodbones.survey.Finding;
 import goodbones.survey.SiteSurvey;
 import goodbones.survey.SurveyRule;
@@ -45,18 +47,25 @@ class Surveys {
   private final ClientDetails details;
   private final PageSettings settings;
   private final Coverages coverages;
+  private final FinishesStore finishes;
   private final Memory<Looked, Map<String, List<Finding>>> known =
       new Memory<>(MOST_FINDINGS, found -> 1 + found.values().stream().mapToInt(List::size).sum());
 
-  Surveys(Sites sites, ClientDetails details, PageSettings settings, Coverages coverages) {
+  Surveys(
+      Sites sites,
+      ClientDetails details,
+      PageSettings settings,
+      Coverages coverages,
+      FinishesStore finishes) {
     this.sites = sites;
     this.details = details;
     this.settings = settings;
     this.coverages = coverages;
+    this.finishes = finishes;
   }
 
   /** All that the findings in one document, or on one page, depend on. */
-  private record Looked(String what, List<Long> versions, long stamp, Same site) {}
+  private record Looked(String what, List<Long> versions, long stamp, Same site, Same look) {}
 
   /** What the rules ask of a site, to be compared. */
   private record Known(
@@ -66,17 +75,31 @@ class Surveys {
       List<SitePage> pages,
       Map<String, Map<String, String>> sections,
       Map<String, String> former) {
-    SurveyedSite surveyed() {
+    SurveyedSite surveyed(SiteFinishes look) {
       Links links = new Links(new PageTree(pages), details, sections, former);
-      return SurveyedSite.of(links, details, menus, !site.logo().isEmpty());
+      return SurveyedSite.of(links, details, menus, !site.logo().isEmpty(), look);
     }
   }
 
   /** What was known of each site the last time; it is the same object as long as it equals that. */
   private final Map<String, Known> latest = new ConcurrentHashMap<>();
 
+  /** What is found on one page, or in a part that pages share, alone. */
+  @Transactional(readOnly = true)
+  List<SurveyedRule> ofPage(String pageId) {
+    Survey survey = survey(sites.siteOf(pageId));
+    survey.lookAt(pageId);
+    return survey.told();
+  }
+
   @Transactional(readOnly = true)
   List<SurveyedRule> of(String siteId) {
+    Survey survey = survey(siteId);
+    survey.tree.all().forEach(page -> survey.lookAt(page.id()));
+    return survey.told();
+  }
+
+  private Survey survey(String siteId) {
     PageTree tree = sites.tree(siteId);
     Known now =
         new Known(
@@ -88,7 +111,7 @@ class Surveys {
             settings.formerAddresses(siteId));
     Known site =
         latest.merge(siteId, now, (before, asked) -> before.equals(asked) ? before : asked);
-    return new Survey(siteId, tree, site).told();
+    return new Survey(siteId, tree, site);
   }
 
   /** One survey of one site. */
@@ -105,7 +128,7 @@ class Surveys {
     private Survey(String siteId, PageTree tree, Known known) {
       this.tree = tree;
       this.known = new Same(known);
-      this.site = known.surveyed();
+      this.site = known.surveyed(finishes.forSite(siteId));
       this.stamp = sites.stamp(siteId);
       this.around = coverages.around(siteId, tree);
       this.infos =
@@ -113,21 +136,28 @@ class Surveys {
               .collect(Collectors.toMap(PageInfo::id, Function.identity()));
     }
 
-    private List<SurveyedRule> told() {
-      for (SitePage page : tree.all()) {
-        List<String> read = read(page.id());
-        for (String document : read) {
-          look(document, List.of(document), rule -> rule.in(document(document), site));
-        }
-        String description = info(page.id()).description();
-        look(
-            "page " + description + page.id(),
-            read,
-            rule ->
-                rule.on(
-                    new SurveyedPage(page, description, read.stream().map(this::document).toList()),
-                    site));
+    /** A page with what stands around it; a shared part by itself. */
+    private void lookAt(String id) {
+      List<String> read = tree.find(id).isPresent() ? read(id) : List.of(id);
+      for (String document : read) {
+        look(document, List.of(document), rule -> rule.in(document(document), site));
       }
+      tree.find(id)
+          .ifPresent(
+              page -> {
+                String description = info(id).description();
+                look(
+                    "page " + description + id,
+                    read,
+                    rule ->
+                        rule.on(
+                            new SurveyedPage(
+                                page, description, read.stream().map(this::document).toList()),
+                            site));
+              });
+    }
+
+    private List<SurveyedRule> told() {
       return SiteSurvey.RULES.stream()
           .map(
               rule ->
@@ -158,7 +188,7 @@ class Surveys {
           id,
           each -> {
             PageState state = sites.page(each);
-            return new SurveyedDocument(each, state.shared(), sites.shown(state).root());
+            return new SurveyedDocument(each, state.shared(), sites.shown(state));
           });
     }
 
@@ -168,7 +198,12 @@ class Surveys {
 
     private void look(String what, List<String> read, Function<SurveyRule, List<Finding>> by) {
       Looked key =
-          new Looked(what, read.stream().map(id -> info(id).version()).toList(), stamp, known);
+          new Looked(
+              what,
+              read.stream().map(id -> info(id).version()).toList(),
+              stamp,
+              known,
+              new Same(site.look()));
       Surveys.this
           .known
           .get(key, () -> SiteSurvey.RULES.stream().collect(Collectors.toMap(SurveyRule::word, by)))

@@ -1,6 +1,7 @@
 package goodbones.server.survey;
 
 import goodbones.server.coverage.Coverages;
+import goodbones.server.finishes.FinishesStore;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.Sites;
@@ -21,7 +22,8 @@ public final class FullSurvey {
             beans.getBean(Sites.class),
             beans.getBean(ClientDetails.class),
             beans.getBean(PageSettings.class),
-            beans.getBean(Coverages.class)),
+            beans.getBean(Coverages.class),
+            beans.getBean(FinishesStore.class)),
         siteId);
   }
 
