@@ -12,6 +12,7 @@ import { RolloutsScreen } from './features/rollouts/RolloutsScreen';
 import { useLibraryAhead } from './features/library/useLibrary';
 import { useRollouts } from './features/rollouts/useRollouts';
 import { PeopleScreen } from './features/people/PeopleScreen';
+import { PicturesScreen } from './features/pictures/PicturesScreen';
 import { SignIn } from './features/session/SignIn';
 import { NewClientScreen } from './features/sites/NewClientScreen';
 import { PageScreen } from './features/sites/PageScreen';
@@ -47,6 +48,7 @@ export function App() {
             <Route path="/finishes" element={<FinishesScreen />} />
             <Route path="/rollouts" element={<RolloutsScreen />} />
             <Route path="/rollouts/:pieceId" element={<ReviewScreen />} />
+            <Route path="/pictures" element={<PicturesScreen />} />
             <Route path="/people" element={<PeopleScreen />} />
             <Route
               path="*"
@@ -75,6 +77,7 @@ function TopBar({ user }: { user: string }) {
     { to: '/sites', title: 'Sites' },
     { to: '/finishes', title: 'Finishes' },
     { to: '/rollouts', title: 'Rollouts' },
+    { to: '/pictures', title: 'Pictures' },
   ];
   return (
     <header className="border-b border-ink flex items-center gap-7 px-4 h-[46px] whitespace-nowrap">

@@ -103,9 +103,23 @@ async function upload(path: string, fields: Record<string, string | Blob>): Prom
   return json;
 }
 
-/** Brings a picture in; says what of it did not come along. */
-export async function uploadPicture(file: File): Promise<Schemas['Added']> {
-  return (await upload('/api/pictures', { file })) as Schemas['Added'];
+/**
+ * Brings a picture in for a client, or for all; says what of it did not come along. One that is only
+ * worked from is offered nowhere.
+ */
+export async function uploadPicture(
+  site: string,
+  file: File,
+  away = false,
+): Promise<Schemas['Added']> {
+  return (await upload('/api/pictures', { site, file, away: String(away) })) as Schemas['Added'];
+}
+
+/** Gives a picture another file wherever it is used. */
+export async function replacePicture(id: string, file: File): Promise<Schemas['Added']> {
+  return (await upload(`/api/pictures/${encodeURIComponent(id)}/file`, {
+    file,
+  })) as Schemas['Added'];
 }
 
 /** What is to be said of a picture of which something was left out. */

@@ -11,8 +11,8 @@ export function FromPicture({ table, site, onTake }: Props) {
   const [open, setOpen] = useState(false);
   const [chosen, setChosen] = useState('');
   const pictures = useQuery({
-    queryKey: ['pictures'],
-    queryFn: () => answer(api.GET('/api/pictures')),
+    queryKey: ['pictures', 'at-hand', site],
+    queryFn: () => answer(api.GET('/api/pictures/at-hand', { params: { query: { site } } })),
     enabled: open,
   });
   const logo = table.sites.find((s) => s.id === site)?.logo ?? '';

@@ -1,14 +1,7 @@
-import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import {
-  countsOf,
-  states,
-  tagsOf,
-  type Card,
-  type Question,
-  type State,
-  type Wanted,
-} from './filter';
+import { tagsOf } from '../../ui/narrowing';
+import { Rail, type Asked } from '../../ui/Rail';
+import { countsOf, states, type Card, type Question, type State, type Wanted } from './filter';
 
 type Props = {
   cards: readonly Card[];
@@ -20,18 +13,19 @@ type Props = {
 
 const MOST_TAGS = 12;
 
-/** The questions that narrow the library down, each answer with how many pieces it would leave. */
+/** The questions that narrow the library down. */
 export function FilterRail({ cards, wanted, choices, clients, onSet }: Props) {
-  const counts = countsOf(cards, wanted);
-  const asked: { key: Question; answers: { word: string; title: string }[] }[] = [
-    { key: 'kind', answers: choices.kinds },
-    { key: 'purpose', answers: choices.purposes },
+  const asked: Asked<Question>[] = [
+    { key: 'kind', title: 'Kind', answers: choices.kinds },
+    { key: 'purpose', title: 'Purpose', answers: choices.purposes },
     {
       key: 'state',
+      title: 'State',
       answers: (Object.keys(states) as State[]).map((word) => ({ word, title: states[word] })),
     },
     {
       key: 'client',
+      title: 'Client',
       answers: [
         { word: 'all', title: 'For all clients' },
         ...clients.map(({ id, name }) => ({ word: id, title: name })),
@@ -39,61 +33,11 @@ export function FilterRail({ cards, wanted, choices, clients, onSet }: Props) {
     },
     {
       key: 'tag',
+      title: 'Tag',
       answers: tagsOf(cards)
         .slice(0, MOST_TAGS)
         .map((tag) => ({ word: tag, title: tag })),
     },
   ];
-  return (
-    <nav aria-label="Narrow down" className="overflow-y-auto py-4 pr-2 border-r border-line">
-      {asked.map(({ key, answers }) => {
-        const offered = answers
-          .map((answer) => ({ ...answer, n: counts(key, answer.word) }))
-          .filter(({ word, n }) => n > 0 || wanted[key] === word);
-        return (
-          offered.length > 0 && (
-            <Question key={key} title={titles[key]}>
-              {offered.map(({ word, title, n }) => {
-                const on = wanted[key] === word;
-                return (
-                  <li key={word}>
-                    <button
-                      type="button"
-                      aria-pressed={on}
-                      className={`w-full min-h-6 flex items-center gap-2 text-left px-2 ${on ? 'bg-verdigris-tint text-verdigris-deep font-medium' : 'hover:bg-board'}`}
-                      onClick={() => {
-                        onSet(key, on ? '' : word);
-                      }}
-                    >
-                      <span className="min-w-0 truncate" title={title}>
-                        {title}
-                      </span>
-                      <span className="ml-auto text-soft font-normal">{n}</span>
-                    </button>
-                  </li>
-                );
-              })}
-            </Question>
-          )
-        );
-      })}
-    </nav>
-  );
-}
-
-const titles = {
-  kind: 'Kind',
-  purpose: 'Purpose',
-  state: 'State',
-  client: 'Client',
-  tag: 'Tag',
-};
-
-function Question({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section className="mb-4">
-      <h2 className="text-[13px] px-2 mb-0.5">{title}</h2>
-      <ul className="text-[13px]">{children}</ul>
-    </section>
-  );
+  return <Rail asked={asked} wanted={wanted} counts={countsOf(cards, wanted)} onSet={onSet} />;
 }

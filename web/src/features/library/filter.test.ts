@@ -3,12 +3,12 @@ import {
   countsOf,
   everything,
   states,
-  tagsOf,
   wantedOf,
   type Card,
   type Question,
   type Wanted,
 } from './filter';
+import { tagsOf } from '../../ui/narrowing';
 
 function card(id: string, more: Partial<Card> = {}): Card {
   return {

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { narrowing } from '../../ui/narrowing';
 import { says } from '../../workbench/hands/actions';
 
 export type Card = Schemas['PieceCard'];
@@ -58,33 +59,21 @@ function isIn(state: State, card: Card): boolean {
   }
 }
 
-export const questions = ['kind', 'purpose', 'state', 'client', 'tag'] as const;
-export type Question = (typeof questions)[number];
-
 const stateWords = Object.keys(states) as State[];
 
 /** What a card answers to each question. What is retired is in no other state. */
-const answersOf: Record<Question, (card: Card) => readonly string[]> = {
-  kind: (card) => [card.kind],
-  purpose: (card) => [card.purpose],
-  client: (card) => [card.siteId === '' ? 'all' : card.siteId],
-  state: (card) => (card.retired ? ['retired'] : stateWords.filter((state) => isIn(state, card))),
-  tag: (card) => card.tags,
-};
-
-/** Whether a card answers a question as it is asked; what is retired is seen only where it is asked for. */
-function isAnswered(card: Card, wanted: Wanted, question: Question): boolean {
-  const asked = wanted[question];
-  if (asked === '') return question !== 'state' || !card.retired;
-  return answersOf[question](card).includes(asked);
-}
-
-/** Whether a card answers everything that is asked. */
-function fits(card: Card, wanted: Wanted): boolean {
-  return (
-    questions.every((question) => isAnswered(card, wanted, question)) && says(card, wanted.words)
-  );
-}
+export const { questions, fits, countsOf } = narrowing({
+  answers: {
+    kind: (card: Card) => [card.kind],
+    purpose: (card) => [card.purpose],
+    state: (card) => (card.retired ? ['retired'] : stateWords.filter((state) => isIn(state, card))),
+    client: (card) => [card.siteId === '' ? 'all' : card.siteId],
+    tag: (card) => card.tags,
+  },
+  says,
+  hidden: { question: 'state', is: (card) => card.retired },
+});
+export type Question = (typeof questions)[number];
 
 /** One for all comparisons: making one for each took longer than all the rest of the filtering. */
 const collator = new Intl.Collator('en-GB');
@@ -100,36 +89,4 @@ export function wantedOf(cards: readonly Card[], wanted: Wanted): readonly Card[
   return cards
     .filter((card) => fits(card, wanted))
     .sort((a, b) => orders[wanted.sort](a, b) || collator.compare(a.name, b.name));
-}
-
-/**
- * How many cards there would be if a question were answered so, the others as they are: found for
- * all answers in one go through the cards.
- */
-export function countsOf(
-  cards: readonly Card[],
-  wanted: Wanted,
-): (question: Question, answer: string) => number {
-  const counts = new Map<string, number>();
-  for (const card of cards) {
-    if (!says(card, wanted.words)) continue;
-    const open = questions.filter((question) => !isAnswered(card, wanted, question));
-    if (open.length > 1) continue;
-    for (const question of open.length === 1 ? open : questions) {
-      for (const answer of answersOf[question](card)) {
-        const key = `${question} ${answer}`;
-        counts.set(key, (counts.get(key) ?? 0) + 1);
-      }
-    }
-  }
-  return (question, answer) => counts.get(`${question} ${answer}`) ?? 0;
-}
-
-/** All tags, by how many pieces have them. */
-export function tagsOf(cards: readonly Card[]): readonly string[] {
-  const counts = new Map<string, number>();
-  for (const tag of cards.flatMap((card) => card.tags)) {
-    counts.set(tag, (counts.get(tag) ?? 0) + 1);
-  }
-  return [...counts].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).map(([tag]) => tag);
 }

@@ -64,7 +64,7 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
     if (!file) return;
     setProblem('');
     try {
-      const added = await uploadPicture(file);
+      const added = await uploadPicture(siteId, file);
       set({ logo: added.picture.id });
     } catch (error) {
       setProblem(error instanceof Problem ? error.message : 'The logo was not taken in.');

@@ -195,7 +195,7 @@ function Logo({ brand, change, onProblem }: PartProps & { onProblem: (problem: s
     if (!file) return;
     onProblem('');
     try {
-      const added = await uploadPicture(file);
+      const added = await uploadPicture('', file);
       const picture = added.picture;
       onProblem(leftOutWords(added));
       const palette = await answer(

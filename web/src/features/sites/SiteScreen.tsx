@@ -63,6 +63,12 @@ export function SiteScreen() {
             </button>
           ))}
           <Link
+            to={`/pictures?client=${siteId}`}
+            className="py-1.5 border-b-[3px] border-transparent hover:border-line"
+          >
+            Pictures
+          </Link>
+          <Link
             to={`/finishes?look=${siteId}`}
             className="py-1.5 border-b-[3px] border-transparent hover:border-line"
           >

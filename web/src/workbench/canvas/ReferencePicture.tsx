@@ -97,7 +97,7 @@ export function ReferenceMenu({ reference, onChange }: MenuProps) {
     if (!file) return;
     setProblem('');
     try {
-      const added = await uploadPicture(file);
+      const added = await uploadPicture('', file, true);
       onChange({ ...noReference, picture: added.picture.id, how: 'over' });
     } catch (error) {
       setProblem(error instanceof Problem ? error.message : 'The picture could not be sent.');

@@ -40,7 +40,7 @@ export function FieldRow({ field, node, inPiece, site, page, onEdit }: Props) {
         <SlotState field={field} node={node} inPiece={inPiece} onEdit={onEdit} />
       </div>
       {field.type === 'picture' ? (
-        <PictureField id={id} field={field} node={node} onEdit={onEdit} />
+        <PictureField id={id} field={field} node={node} site={site} onEdit={onEdit} />
       ) : field.type === 'level' ? (
         <select
           id={id}
@@ -109,80 +109,104 @@ const wantClass = 'border border-line bg-sheet px-1 py-px text-ink rounded-[2px]
 
 /** The author says what a slot wants: its length or ratio, and what it is for. */
 function WantFields({ field, node, onEdit }: Omit<SlotProps, 'inPiece'>) {
-  const [problem, setProblem] = useState('');
+  /** What was said and is not seen yet: what is said next is said on top of it. */
+  const [unseen, setUnseen] = useState<Partial<Want>>({});
+  const want = { ...nothingWanted, ...field.want };
+  const left = without(unseen, want);
+  if (Object.keys(left).length < Object.keys(unseen).length) setUnseen(left);
   if (field.type !== 'words' && field.type !== 'picture') return null;
-  const want = field.want ?? { from: 0, to: 0, ratio: '', purpose: '' };
-  const say = async (change: Partial<typeof want>) => {
-    const { from, to, ratio, purpose } = { ...want, ...change };
+  const say = async (change: Partial<Want>) => {
+    const { from, to, ratio, purpose } = { ...want, ...unseen, ...change };
     const next = { from, to, ratio, purpose };
+    setUnseen((before) => ({ ...before, ...change }));
     const failed = await onEdit({ type: 'WANT', node: node.id, field: field.key, ...next });
-    setProblem(failed?.message ?? '');
+    if (failed) setUnseen((before) => without(before, change));
+    return failed;
   };
   const number = (text: string) => Math.max(0, Math.round(Number(text)) || 0);
-  const key = JSON.stringify(want);
+  const name = field.label.toLowerCase();
   return (
     <details className="text-[12px] text-soft mt-0.5" open={field.want ? true : undefined}>
       <summary className="cursor-pointer">
         What it wants{field.missed && <span className="text-ochre"> · {field.missed}</span>}
       </summary>
-      <div key={key} className="flex items-center gap-1 mt-1 flex-wrap">
+      <div className="flex items-center gap-1 mt-1 flex-wrap">
         {field.type === 'words' ? (
           <>
             from
-            <input
-              aria-label={`Fewest characters of ${field.label.toLowerCase()}`}
-              inputMode="numeric"
-              defaultValue={want.from || ''}
-              className={`${wantClass} w-10`}
-              onBlur={(e) => {
-                if (number(e.target.value) !== want.from) {
-                  void say({ from: number(e.target.value) });
-                }
-              }}
+            <WantInput
+              label={`Fewest characters of ${name}`}
+              value={want.from === 0 ? '' : String(want.from)}
+              width="w-10"
+              save={(typed) => say({ from: number(typed) })}
             />
             to
-            <input
-              aria-label={`Most characters of ${field.label.toLowerCase()}`}
-              inputMode="numeric"
-              defaultValue={want.to || ''}
-              className={`${wantClass} w-12`}
-              onBlur={(e) => {
-                if (number(e.target.value) !== want.to) void say({ to: number(e.target.value) });
-              }}
+            <WantInput
+              label={`Most characters of ${name}`}
+              value={want.to === 0 ? '' : String(want.to)}
+              width="w-12"
+              save={(typed) => say({ to: number(typed) })}
             />
             characters
           </>
         ) : (
           <>
             ratio
-            <input
-              aria-label={`Ratio of ${field.label.toLowerCase()}`}
+            <WantInput
+              label={`Ratio of ${name}`}
               placeholder="3 / 2"
-              defaultValue={want.ratio}
-              className={`${wantClass} w-16`}
-              onBlur={(e) => {
-                if (e.target.value.trim() !== want.ratio) void say({ ratio: e.target.value });
-              }}
+              value={want.ratio}
+              width="w-16"
+              save={(typed) => say({ ratio: typed.trim() })}
             />
           </>
         )}
-        <input
-          aria-label={`What ${field.label.toLowerCase()} is for`}
+        <WantInput
+          label={`What ${name} is for`}
           placeholder="what it is for"
-          maxLength={120}
-          defaultValue={want.purpose}
-          className={`${wantClass} w-full`}
-          onBlur={(e) => {
-            if (e.target.value.trim() !== want.purpose) void say({ purpose: e.target.value });
-          }}
+          value={want.purpose}
+          width="w-full"
+          save={(typed) => say({ purpose: typed.trim() })}
         />
       </div>
-      {problem && (
-        <p role="alert" className="text-brick">
-          {problem}
-        </p>
-      )}
     </details>
+  );
+}
+
+type Want = Pick<NonNullable<FieldView['want']>, 'from' | 'to' | 'ratio' | 'purpose'>;
+
+const nothingWanted: Want = { from: 0, to: 0, ratio: '', purpose: '' };
+
+/** What was said, without what is so. */
+function without(said: Partial<Want>, so: Partial<Want>): Partial<Want> {
+  return Object.fromEntries(
+    Object.entries(said).filter(([key, value]) => so[key as keyof Want] !== value),
+  );
+}
+
+type WantInputProps = {
+  label: string;
+  value: string;
+  width: string;
+  placeholder?: string;
+  save: (typed: string) => Promise<Problem | undefined>;
+};
+
+function WantInput({ label, value, width, placeholder, save }: WantInputProps) {
+  const id = useId();
+  const draft = useDraft(value, save);
+  return (
+    <>
+      <DraftInput
+        draft={draft}
+        aria-label={label}
+        aria-describedby={id}
+        placeholder={placeholder}
+        maxLength={120}
+        className={`${wantClass} ${width}`}
+      />
+      <ProblemLine id={id} problem={draft.problem} />
+    </>
   );
 }
 
@@ -334,7 +358,9 @@ function TextField({ id, field, node, onEdit }: TextProps) {
 /** The picture that only shows where a real one goes. */
 const STAND_IN = 'stand-in';
 
-function PictureField({ id, field, node, onEdit }: TextProps) {
+type PictureProps = TextProps & { site: string };
+
+function PictureField({ id, field, node, site, onEdit }: PictureProps) {
   const [open, setOpen] = useState(false);
   const chosen = field.value === STAND_IN ? '' : field.value;
   return (
@@ -359,13 +385,15 @@ function PictureField({ id, field, node, onEdit }: TextProps) {
       </Button>
       <PicturePicker
         open={open}
+        site={site}
         chosen={chosen}
-        alt={field.alt}
+        said={{ alt: field.alt, decoration: field.decoration }}
+        behind={node.kind === 'section'}
         onClose={() => {
           setOpen(false);
         }}
-        onChoose={(value, alt) =>
-          onEdit({ type: 'FIELD', node: node.id, field: field.key, value, alt })
+        onChoose={(value, said) =>
+          onEdit({ type: 'FIELD', node: node.id, field: field.key, value, ...said })
         }
       />
     </div>

@@ -7,13 +7,21 @@ import { Sheet } from '../../ui/Sheet';
 import { Empty, Loading } from '../../ui/States';
 import { inputClass } from '../../ui/inputClass';
 import { useHold } from '../../ui/useDraft';
+import { accepted, fileOf, usePicturesAtHand } from '../../features/pictures/usePictures';
+
+/** What a picture says where it stands: its own text if nothing else. */
+type Said = { alt: string; decoration: boolean };
 
 type Props = {
   open: boolean;
+  /** Whose pictures are at hand besides the house's. */
+  site: string;
   chosen: string;
-  alt: string;
+  said: Said;
+  /** Whether it lies behind other things, and so says nothing anyway. */
+  behind: boolean;
   onClose: () => void;
-  onChoose: (picture: string, alt: string) => Promise<Problem | undefined>;
+  onChoose: (picture: string, said: Said) => Promise<Problem | undefined>;
 };
 
 /** Choose a picture from those at hand, or bring one in. */
@@ -53,27 +61,36 @@ function UsedIn({ picture }: { picture: string }) {
   );
 }
 
-function Choice({ chosen, alt, onClose, onChoose }: Props) {
+function Choice({ site, chosen, said, behind, onClose, onChoose }: Props) {
   useHold();
   const altId = useId();
   const queries = useQueryClient();
-  const pictures = useQuery({
-    queryKey: ['pictures'],
-    queryFn: () => answer(api.GET('/api/pictures')),
-  });
+  const pictures = usePicturesAtHand(site);
   const [picture, setPicture] = useState(chosen);
-  const [text, setText] = useState(alt);
+  const [words, setWords] = useState('');
+  const [text, setText] = useState(said.alt);
+  const [decoration, setDecoration] = useState(said.decoration);
+  const own = pictures.data?.find(({ id }) => id === picture);
+  const found = pictures.data?.filter(({ fileName, alt, tags }) =>
+    `${fileName} ${alt} ${tags.join(' ')}`.toLowerCase().includes(words.trim().toLowerCase()),
+  );
   const [problem, setProblem] = useState<string>();
   const [note, setNote] = useState('');
 
+  /** What was said of the picture here is not said of another one. */
+  const take = (id: string) => {
+    setPicture(id);
+    setText(id === chosen ? said.alt : '');
+    setDecoration(id === chosen && said.decoration);
+  };
   const bringIn = async (file: File | undefined) => {
     if (!file) return;
     setProblem(undefined);
     setNote('');
     try {
-      const added = await uploadPicture(file);
+      const added = await uploadPicture(site, file);
       await queries.invalidateQueries({ queryKey: ['pictures'] });
-      setPicture(added.picture.id);
+      take(added.picture.id);
       setNote(leftOutWords(added));
     } catch (error) {
       setProblem(
@@ -82,7 +99,7 @@ function Choice({ chosen, alt, onClose, onChoose }: Props) {
     }
   };
   const use = async () => {
-    const failed = await onChoose(picture, text);
+    const failed = await onChoose(picture, { alt: decoration ? '' : text, decoration });
     if (failed) setProblem(failed.message);
     else onClose();
   };
@@ -91,19 +108,32 @@ function Choice({ chosen, alt, onClose, onChoose }: Props) {
     <>
       {pictures.isPending && <Loading what="the pictures" />}
       {pictures.data?.length === 0 && <Empty>No pictures yet. Bring the first one in below.</Empty>}
-      <ul className="grid grid-cols-4 gap-3 max-h-72 overflow-y-auto p-1">
-        {pictures.data?.map((p) => (
+      {pictures.data && pictures.data.length > 0 && (
+        <input
+          type="search"
+          aria-label="Find a picture"
+          placeholder="Name, text or tag"
+          className={`${inputClass} mb-2 max-w-64`}
+          value={words}
+          onChange={(e) => {
+            setWords(e.target.value);
+          }}
+        />
+      )}
+      <ul className="grid grid-cols-4 gap-3 h-64 overflow-y-auto p-1 content-start">
+        {found?.map((p) => (
           <li key={p.id}>
             <button
               type="button"
               aria-pressed={picture === p.id}
               onClick={() => {
-                setPicture(p.id);
+                take(p.id);
               }}
               className="block w-full text-left border border-line p-1 aria-pressed:outline aria-pressed:outline-2 aria-pressed:outline-verdigris"
             >
               <img
-                src={`/api/pictures/${p.id}/file`}
+                src={fileOf(p, 320)}
+                loading="lazy"
                 alt=""
                 className="w-full aspect-video object-contain bg-board"
               />
@@ -121,23 +151,43 @@ function Choice({ chosen, alt, onClose, onChoose }: Props) {
           <span className="text-soft">PNG, JPEG or SVG, up to 8 MB</span>
           <input
             type="file"
-            accept="image/png,image/jpeg,image/svg+xml"
+            accept={accepted}
             className="mt-1 block text-[13px]"
             onChange={(e) => void bringIn(e.target.files?.[0])}
           />
         </label>
-        <label htmlFor={altId} className="text-[13px]">
-          <span className="font-medium">Alternative text</span>{' '}
-          <span className="text-soft">empty if it is decoration</span>
-          <input
-            id={altId}
-            className={`${inputClass} mt-1`}
-            value={text}
-            onChange={(e) => {
-              setText(e.target.value);
-            }}
-          />
-        </label>
+        {!behind && (
+          <div className="text-[13px]">
+            <label htmlFor={altId}>
+              <span className="font-medium">Alternative text here</span>{' '}
+              <span className="text-soft">empty for the picture’s own</span>
+            </label>
+            <input
+              id={altId}
+              className={`${inputClass} mt-1`}
+              value={decoration ? '' : text}
+              disabled={decoration}
+              placeholder={
+                decoration
+                  ? 'says nothing on purpose'
+                  : own?.alt || 'the picture has none of its own'
+              }
+              onChange={(e) => {
+                setText(e.target.value);
+              }}
+            />
+            <label className="mt-1 flex items-center gap-1.5">
+              <input
+                type="checkbox"
+                checked={decoration}
+                onChange={(e) => {
+                  setDecoration(e.target.checked);
+                }}
+              />
+              Decoration: it says nothing here
+            </label>
+          </div>
+        )}
       </div>
       {picture && <UsedIn picture={picture} />}
       {note && (

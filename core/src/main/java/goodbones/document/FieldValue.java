@@ -73,8 +73,13 @@ public sealed interface FieldValue {
     }
   }
 
-  /** A picture by id, with its alternative text; an empty text marks it as decoration. */
-  record Picture(String pictureId, String alt) implements FieldValue {
+  /**
+   * A picture by id.
+   *
+   * @param alt what it says here; empty for the picture's own alternative text
+   * @param decoration whether it says nothing here, whatever its own text is
+   */
+  record Picture(String pictureId, String alt, boolean decoration) implements FieldValue {
     /** The id of the picture that only shows where a real one goes; it is there from the start. */
     public static final String STAND_IN_ID = "stand-in";
 
@@ -84,6 +89,18 @@ public sealed interface FieldValue {
     public Picture {
       Objects.requireNonNull(pictureId, "pictureId");
       Objects.requireNonNull(alt, "alt");
+    }
+
+    public Picture(String pictureId, String alt) {
+      this(pictureId, alt, false);
+    }
+
+    /** Its alternative text here, where the picture has one of its own. */
+    public String says(String own) {
+      if (decoration) {
+        return "";
+      }
+      return alt.isBlank() ? own : alt;
     }
 
     @Override

@@ -4,6 +4,9 @@ import goodbones.document.Node;
 
 /** What no arithmetic on styles can tell: the sizes of words and pictures. */
 public interface Measured {
+  /** Where nothing was measured: words are as long as they have letters, pictures are 3 to 2. */
+  Measured GUESSED = new Guessed();
+
   /** The height of an element's words set in a border box of a given width, in px. */
   double height(Node element, double width);
 

@@ -26,7 +26,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 
 /**
@@ -43,18 +43,18 @@ final class Declarations {
   private final Cascade cascade;
   private final Finishes finishes;
   private final Properties tokens;
-  private final UnaryOperator<String> pictureUrl;
+  private final Function<String, Pictured> pictures;
   private final Map<Likeness, String> rules = new HashMap<>();
 
   /**
    * @param tokens notes the custom properties that the declarations use
    */
   Declarations(
-      Cascade cascade, Finishes finishes, Properties tokens, UnaryOperator<String> pictureUrl) {
+      Cascade cascade, Finishes finishes, Properties tokens, Function<String, Pictured> pictures) {
     this.cascade = cascade;
     this.finishes = finishes;
     this.tokens = tokens;
-    this.pictureUrl = pictureUrl;
+    this.pictures = pictures;
   }
 
   /** A place in a row: the row's grids, and the column's index among its siblings. */
@@ -204,6 +204,10 @@ final class Declarations {
           .ifPresent(c -> declare(node, property, c, css));
     }
     background(node, css);
+    if (node.kind() == Kind.PICTURE
+        && node.content().get("picture") instanceof FieldValue.Picture picture) {
+      focus(pictures.apply(picture.pictureId()), "object-position", css);
+    }
     contentAlign(node, css);
     margins(node, css);
     if (node.kind() == Kind.ROW) {
@@ -430,10 +434,19 @@ final class Declarations {
     }
     if (node.kind() == Kind.SECTION
         && node.content().get("picture") instanceof FieldValue.Picture picture) {
-      layers.add("url(" + quoted(pictureUrl.apply(picture.pictureId())) + ")");
+      Pictured known = pictures.apply(picture.pictureId());
+      layers.add("url(" + quoted(known.url()) + ")");
+      focus(known, "background-position", css);
     }
     if (!layers.isEmpty()) {
       css.put("background-image", String.join(",", layers));
+    }
+  }
+
+  /** What matters in a picture is seen however it is cropped. */
+  private static void focus(Pictured picture, String property, Map<String, String> css) {
+    if (!picture.focus().equals(Pictured.Focus.CENTRE)) {
+      css.put(property, picture.focus().css());
     }
   }
 

@@ -29,6 +29,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -47,6 +48,7 @@ public final class Renderer {
   private final Declarations declarations;
   private final RenderMemo memo;
   private final Properties tokens;
+  private final PictureSizes sizes;
   private Set<String> classes = new TreeSet<>();
   private Set<String> schemes = new TreeSet<>();
   private Set<FontFace> faces = new TreeSet<>();
@@ -62,6 +64,7 @@ public final class Renderer {
     this.memo = memo;
     this.tokens = new Properties(finishes, memo.refs());
     this.cascade = new Cascade(page.root(), page, finishes);
+    this.sizes = new PictureSizes(page.root(), cascade, finishes.house());
     this.declarations =
         new Declarations(
             cascade,
@@ -69,7 +72,7 @@ public final class Renderer {
             tokens,
             id -> {
               pictures.add(id);
-              return surroundings.pictureUrl().apply(id);
+              return surroundings.pictures().apply(id);
             });
   }
 
@@ -239,7 +242,7 @@ public final class Renderer {
     } else {
       pictures.add(logo);
       html.append("<img src=\"")
-          .append(Html.escape(surroundings.base() + surroundings.pictureUrl().apply(logo)))
+          .append(Html.escape(surroundings.base() + surroundings.pictures().apply(logo).url()))
           .append("\" alt=\"")
           .append(Html.escape(name))
           .append("\">");
@@ -363,17 +366,37 @@ public final class Renderer {
       return;
     }
     pictures.add(picture.pictureId());
-    String url = surroundings.base() + surroundings.pictureUrl().apply(picture.pictureId());
+    Pictured known = surroundings.pictures().apply(picture.pictureId());
     open(
         "img",
         node,
         Optional.empty(),
         " src=\""
-            + Html.escape(url)
+            + Html.escape(surroundings.base() + known.url())
             + "\" alt=\""
-            + Html.escape(picture.alt())
+            + Html.escape(picture.says(known.alt()))
             + "\""
-            + standIn(picture));
+            + (surroundings.withIds() ? standIn(picture) : chosen(known, node)));
+  }
+
+  /** What a browser needs to know to fetch the file that fits, and to keep its place free. */
+  private String chosen(Pictured known, Node node) {
+    String own =
+        known.width() > 0
+            ? " width=\"" + known.width() + "\" height=\"" + known.height() + "\""
+            : "";
+    return known.sizes().isEmpty()
+        ? own
+        : own
+            + " srcset=\""
+            + known.sizes().stream()
+                .map(
+                    size ->
+                        Html.escape(surroundings.base() + size.url()) + " " + size.width() + "w")
+                .collect(Collectors.joining(", "))
+            + "\" sizes=\""
+            + sizes.of(node)
+            + "\"";
   }
 
   /** Marks what nobody shall take for the real thing, where a page is worked on. */

@@ -2,12 +2,13 @@ package goodbones.render;
 
 import goodbones.fonts.FontFace;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /**
  * What rendering needs to know beyond the tree and the finishes.
  *
- * @param pictureUrl from a picture's id to where it is served
+ * @param pictures from a picture's id to what is known of it
  * @param linkUrl from a stored link to what is written in the page
  * @param faces the font files that there are
  * @param base what stands before picture addresses in HTML, where the page is not in the folder of
@@ -16,7 +17,7 @@ import java.util.function.UnaryOperator;
  * @param facts what is known of the client and of the page
  */
 public record Surroundings(
-    UnaryOperator<String> pictureUrl,
+    Function<String, Pictured> pictures,
     UnaryOperator<String> linkUrl,
     List<FontFace> faces,
     String base,
@@ -29,7 +30,7 @@ public record Surroundings(
       List<FontFace> faces,
       String base,
       boolean withIds) {
-    this(pictureUrl, linkUrl, faces, base, withIds, Facts.NONE);
+    this(Pictured.at(pictureUrl), linkUrl, faces, base, withIds, Facts.NONE);
   }
 
   public Surroundings {

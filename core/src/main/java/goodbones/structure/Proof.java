@@ -4,7 +4,6 @@ import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Edit;
 import goodbones.document.Editor;
-import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -59,8 +58,8 @@ public final class Proof {
     Cascade now = new Cascade(after, Shown.of(after), bench.finishes());
     for (Device each : Device.values()) {
       Screen screen = Screen.of(each);
-      Map<NodeId, Box> boxes = Arithmetic.boxes(page, then, screen, GUESS);
-      Map<NodeId, Box> moved = Arithmetic.boxes(after, now, screen, GUESS);
+      Map<NodeId, Box> boxes = Arithmetic.boxes(page, then, screen, Measured.GUESSED);
+      Map<NodeId, Box> moved = Arithmetic.boxes(after, now, screen, Measured.GUESSED);
       for (Node node : after.all()) {
         boolean same =
             page.find(node.id())
@@ -144,37 +143,4 @@ public final class Proof {
     }
     return true;
   }
-
-  /** Sizes of words that depend on their length and their room, as real ones do. */
-  private static final Measured GUESS =
-      new Measured() {
-        private static final double LETTER = 9;
-        private static final double LINE = 24;
-
-        private double length(Node element) {
-          return element.content().get("words") instanceof FieldValue.Words words
-              ? Math.max(1, words.text().length()) * LETTER
-              : 2 * LETTER;
-        }
-
-        @Override
-        public double height(Node element, double width) {
-          return Math.ceil(length(element) / Math.max(LETTER, width)) * LINE;
-        }
-
-        @Override
-        public double width(Node element) {
-          return length(element);
-        }
-
-        @Override
-        public double narrowest(Node element) {
-          return element.kind() == Kind.PICTURE ? 0 : LETTER;
-        }
-
-        @Override
-        public double ratio(Node picture) {
-          return 3.0 / 2;
-        }
-      };
 }

@@ -3,6 +3,7 @@ package goodbones.survey;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
+import goodbones.render.Pictured;
 import java.util.List;
 
 /** WCAG 2.2, 1.1.1: a picture that says something has a text that says it too. */
@@ -17,20 +18,25 @@ final class AlternativeText extends SurveyRule {
   @Override
   public List<Finding> in(SurveyedDocument document, SurveyedSite site) {
     return document.shown().all().stream()
-        .filter(AlternativeText::saysNothing)
+        .filter(node -> saysNothing(node, site))
         .map(
             node ->
                 document.at(
                     node,
-                    "It has no alternative text, so it counts as decoration: say what it shows if"
-                        + " it is none"))
+                    "It has no alternative text: say what it shows, or that it is decoration"))
         .toList();
   }
 
-  private static boolean saysNothing(Node node) {
+  private static boolean saysNothing(Node node, SurveyedSite site) {
     return node.kind() == Kind.PICTURE
         && node.content().get("picture") instanceof FieldValue.Picture picture
         && !picture.standIn()
-        && picture.alt().isBlank();
+        && !picture.decoration()
+        && picture.alt().isBlank()
+        && saysNothing(site.pictures().apply(picture.pictureId()));
+  }
+
+  private static boolean saysNothing(Pictured known) {
+    return known.alt().isBlank() && !known.decoration();
   }
 }

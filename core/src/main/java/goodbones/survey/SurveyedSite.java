@@ -1,6 +1,7 @@
 package goodbones.survey;
 
 import goodbones.document.Bound;
+import goodbones.render.Pictured;
 import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
@@ -8,6 +9,7 @@ import goodbones.style.SiteFinishes;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -16,6 +18,7 @@ import java.util.stream.Collectors;
  * @param bound what of the client is set
  * @param menus the names of the menus that have links
  * @param look the finishes that it shows
+ * @param pictures from a picture's id to what is known of it
  */
 public record SurveyedSite(
     Links links,
@@ -23,7 +26,8 @@ public record SurveyedSite(
     Set<String> menus,
     boolean hasLogo,
     boolean hasSocial,
-    SiteFinishes look) {
+    SiteFinishes look,
+    Function<String, Pictured> pictures) {
   public SurveyedSite {
     bound = Set.copyOf(bound);
     menus = Set.copyOf(menus);
@@ -31,7 +35,12 @@ public record SurveyedSite(
 
   /** What a client's site knows. */
   public static SurveyedSite of(
-      Links links, Details details, Collection<Menu> menus, boolean hasLogo, SiteFinishes look) {
+      Links links,
+      Details details,
+      Collection<Menu> menus,
+      boolean hasLogo,
+      SiteFinishes look,
+      Function<String, Pictured> pictures) {
     Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
     bound.addAll(details.words().keySet());
     Set<String> filled =
@@ -39,6 +48,7 @@ public record SurveyedSite(
             .filter(menu -> !menu.items().isEmpty())
             .map(Menu::name)
             .collect(Collectors.toSet());
-    return new SurveyedSite(links, bound, filled, hasLogo, !details.social().isEmpty(), look);
+    return new SurveyedSite(
+        links, bound, filled, hasLogo, !details.social().isEmpty(), look, pictures);
   }
 }

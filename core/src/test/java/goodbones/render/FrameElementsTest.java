@@ -53,7 +53,12 @@ class FrameElementsTest {
     Facts facts = Facts.of("Windrush", logo, DETAILS, List.of(MAIN), TREE, "kites", 2026);
     Surroundings surroundings =
         new Surroundings(
-            id -> id + ".svg", UnaryOperator.identity(), List.of(), "", withIds, facts);
+            Pictured.at(id -> id + ".svg"),
+            UnaryOperator.identity(),
+            List.of(),
+            "",
+            withIds,
+            facts);
     Node page = node("page", Kind.PAGE, node);
     return Renderer.render(Shown.of(page), FINISHES, surroundings).blocks().get(0).html();
   }
@@ -84,7 +89,8 @@ class FrameElementsTest {
             .withStyle(StyleKey.parse("color:current"), StyleValue.literal("#654321"));
     Node page = node("page", Kind.PAGE, menu);
     Surroundings plain =
-        new Surroundings(id -> id, UnaryOperator.identity(), List.of(), "", true, Facts.NONE);
+        new Surroundings(
+            Pictured.at(id -> id), UnaryOperator.identity(), List.of(), "", true, Facts.NONE);
     String css = StyleSheet.of(List.of(Renderer.render(Shown.of(page), FINISHES, plain)));
     assertThat(css)
         .containsPattern("\\.g\\w+ a:hover\\{color:#123456}")
@@ -129,7 +135,8 @@ class FrameElementsTest {
   @Test
   void whatStandsAroundAPageIsInTheElementsThatSayWhatItIs() {
     Surroundings plain =
-        new Surroundings(id -> id, UnaryOperator.identity(), List.of(), "", false, Facts.NONE);
+        new Surroundings(
+            Pictured.at(id -> id), UnaryOperator.identity(), List.of(), "", false, Facts.NONE);
     Rendered page =
         Renderer.render(
             Shown.of(node("page", Kind.PAGE, node("own", Kind.SECTION))), FINISHES, plain);

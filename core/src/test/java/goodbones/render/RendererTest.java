@@ -149,6 +149,76 @@ class RendererTest {
         .contains("src=\"../pictures/ferry.svg\" alt=\"A &quot;ferry&quot;\"");
   }
 
+  /** As a picture of pixels is known, with two narrower files. */
+  private static Pictured photo(String id) {
+    return new Pictured(
+        "pictures/" + id + ".jpg",
+        2000,
+        1000,
+        "Its own words",
+        false,
+        new Pictured.Focus(0.25, 1),
+        List.of(
+            new Pictured.Size(640, "pictures/" + id + "-640.jpg"),
+            new Pictured.Size(2000, "pictures/" + id + ".jpg")));
+  }
+
+  private static Rendered withPhotos(Node section, boolean withIds) {
+    Node page = Node.of(NodeId.of("page"), Kind.PAGE, "").withChildren(List.of(section));
+    return Renderer.render(
+        Shown.of(page),
+        FINISHES,
+        new Surroundings(
+            RendererTest::photo, UnaryOperator.identity(), List.of(), "../", withIds, Facts.NONE));
+  }
+
+  private static Node column(String id, Node... things) {
+    return Node.of(NodeId.of(id), Kind.COLUMN, "").withChildren(List.of(things));
+  }
+
+  @Test
+  void aBrowserIsToldHowWideAPictureIsDrawnAndWhichFilesThereAre() {
+    Node picture =
+        Node.of(NodeId.of("p"), Kind.PICTURE, "")
+            .withContent("picture", new FieldValue.Picture("ferry", ""));
+    Node row =
+        Node.of(NodeId.of("r"), Kind.ROW, "")
+            .withStyle(StyleKey.parse("columns"), StyleValue.literal("6 6"))
+            .withStyle(StyleKey.parse("columns@phone"), StyleValue.literal("12"))
+            .withStyle(StyleKey.parse("column-gap"), StyleValue.literal("40px"))
+            .withStyle(StyleKey.parse("column-gap@phone"), StyleValue.literal("0px"))
+            .withChildren(List.of(column("c1", picture), column("c2")));
+    assertThat(withPhotos(section(row), false).body())
+        .contains(
+            "src=\"../pictures/ferry.jpg\" alt=\"Its own words\" width=\"2000\" height=\"1000\""
+                + " srcset=\"../pictures/ferry-640.jpg 640w, ../pictures/ferry.jpg 2000w\""
+                + " sizes=\"(max-width: 639px) 100vw, calc(50vw - 20px)\"");
+    assertThat(withPhotos(section(row), true).body()).doesNotContain("srcset");
+  }
+
+  @Test
+  void whatMattersInAPictureIsSeenHoweverItIsCropped() {
+    FieldValue.Picture ferry = new FieldValue.Picture("ferry", "");
+    Node picture = Node.of(NodeId.of("p"), Kind.PICTURE, "").withContent("picture", ferry);
+    assertThat(css(withPhotos(section(picture), true))).contains("object-position:25% 100%");
+    assertThat(css(withPhotos(section().withContent("picture", ferry), true)))
+        .contains("background-position:25% 100%");
+    assertThat(css(render(section(picture), true))).doesNotContain("-position:5");
+  }
+
+  @Test
+  void wordsHereGoBeforeThePicturesOwnAndDecorationSaysNothing() {
+    for (var said : Map.of("", "Its own words", "Here", "Here").entrySet()) {
+      FieldValue.Picture ferry = new FieldValue.Picture("ferry", said.getKey());
+      Node picture = Node.of(NodeId.of("p"), Kind.PICTURE, "").withContent("picture", ferry);
+      assertThat(withPhotos(section(picture), false).body())
+          .contains("alt=\"" + said.getValue() + "\"");
+    }
+    FieldValue.Picture frill = new FieldValue.Picture("ferry", "", true);
+    Node picture = Node.of(NodeId.of("p"), Kind.PICTURE, "").withContent("picture", frill);
+    assertThat(withPhotos(section(picture), false).body()).contains("alt=\"\"");
+  }
+
   @Test
   void columnsTakeTheirTwelfths() {
     Node row =

@@ -14,6 +14,7 @@ import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.library.Shown;
+import goodbones.render.Pictured;
 import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.PageKind;
@@ -37,7 +38,16 @@ class SiteSurveyTest {
           Set.of("Main"),
           true,
           false,
-          new SiteFinishes(HouseFinishes.house(), Map.of()));
+          new SiteFinishes(HouseFinishes.house(), Map.of()),
+          id ->
+              new Pictured(
+                  id,
+                  0,
+                  0,
+                  id.startsWith("said") ? "A boat" : "",
+                  id.startsWith("frill"),
+                  Pictured.Focus.CENTRE,
+                  List.of()));
 
   private static Node heading(String id, int level) {
     return node(id, Kind.HEADING)
@@ -131,6 +141,26 @@ class SiteSurveyTest {
             "bound home/m",
             "stand-ins home/q",
             "description home");
+  }
+
+  @Test
+  void aPictureSpeaksForItselfUnlessItIsSaidHere() {
+    assertThat(
+            found(
+                "Said",
+                document(
+                    "home",
+                    heading("a", 1),
+                    pictured("1", new FieldValue.Picture("boat", "")),
+                    pictured("2", new FieldValue.Picture("boat", "A boat at the quay")),
+                    pictured("3", new FieldValue.Picture("boat", "", true)),
+                    pictured("4", new FieldValue.Picture("said", "")),
+                    pictured("5", new FieldValue.Picture("frill", "")))))
+        .containsExactly("alternative-text home/1");
+  }
+
+  private static Node pictured(String id, FieldValue.Picture picture) {
+    return node(id, Kind.PICTURE).withContent("picture", picture);
   }
 
   private static Node styled(Node node, String key, String value) {

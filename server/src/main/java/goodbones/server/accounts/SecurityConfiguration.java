@@ -1,7 +1,10 @@
 package goodbones.server.accounts;
 
+import goodbones.server.pages.InterfacePages;
 import goodbones.server.problems.Problems;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -39,25 +42,11 @@ class SecurityConfiguration {
       "camera=(), microphone=(), geolocation=(), payment=(), usb=(), midi=(), serial=(),"
           + " bluetooth=(), display-capture=(), publickey-credentials-get=()";
 
-  /**
-   * The interface itself, which shows nothing before one has signed in; see InterfaceController.
-   */
-  private static final String[] INTERFACE_FILES = {
-    "/",
-    "/index.html",
-    "/mark.svg",
-    "/assets/**",
-    "/sign-in",
-    "/library",
-    "/library/**",
-    "/sites",
-    "/sites/**",
-    "/finishes",
-    "/finishes/**",
-    "/rollouts",
-    "/rollouts/**",
-    "/people"
-  };
+  /** The interface itself, which shows nothing before one has signed in. */
+  private static final String[] INTERFACE_FILES =
+      Stream.of(InterfacePages.ADDRESSES, InterfacePages.FILES)
+          .flatMap(List::stream)
+          .toArray(String[]::new);
 
   @Bean
   PasswordEncoder passwordEncoder() {

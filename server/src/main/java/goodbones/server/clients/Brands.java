@@ -120,7 +120,11 @@ class Brands {
       throw new BadInput("name", "There is a client “" + name + "” already; give another name");
     }
     String id = freeId(name);
-    sites.add(new SiteInfo(id, name, "en-GB", logo(request)));
+    String logo = logo(request);
+    sites.add(new SiteInfo(id, name, "en-GB", logo));
+    if (!logo.isEmpty()) {
+      pictures.give(logo, id);
+    }
     finishes.adopt(id, finishes.current());
     finishes.put(new FinishesStep.Site(id, values(request, finishes.draftFor("")), Map.of()));
     String pageId = UUID.randomUUID().toString();

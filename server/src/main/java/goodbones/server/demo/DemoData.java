@@ -4,6 +4,7 @@ import goodbones.document.StyleValue;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
+import goodbones.server.pictures.Picture;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.SiteInfo;
@@ -71,23 +72,7 @@ class DemoData implements SmartInitializingSingleton {
     if (!sites.all().isEmpty()) {
       return;
     }
-    for (String picture :
-        List.of(
-            "ferry-at-dusk",
-            "harbour-morning",
-            "ropewalk",
-            "rope-coils",
-            "roof-frame",
-            "plots-in-june",
-            "tool-shed",
-            "clock-bench",
-            "long-case",
-            "saltmarsh-logo",
-            "oakum-logo",
-            "tern-valley-logo",
-            "quillon-logo")) {
-      pictures.add(picture, picture + ".svg", bytes(picture + ".svg"));
-    }
+    pictures();
     library.begin();
     new DemoPieces(pieces).add();
     DemoWork inWork = new DemoWork(pieces, sites);
@@ -123,6 +108,33 @@ class DemoData implements SmartInitializingSingleton {
     if (work) {
       inWork.goOn();
     }
+  }
+
+  private void pictures() {
+    String ferries = "saltmarsh-ferries";
+    picture(ferries, "ferry-at-dusk", "A ferry coming in to the quay at dusk", "sea", "evening");
+    picture(ferries, "harbour-morning", "Fishing boats in a small harbour", "sea");
+    picture(ferries, "saltmarsh-logo", "Saltmarsh Ferries", "logo");
+    String museum = "oakum-rope-museum";
+    picture(museum, "ropewalk", "The long room of the ropewalk", "inside");
+    picture(museum, "rope-coils", "Coils of tarred rope", "inside");
+    picture(museum, "oakum-logo", "Oakum Rope Museum", "logo");
+    String allotments = "tern-valley";
+    picture(allotments, "plots-in-june", "Rows of beans and a shed in June", "garden");
+    picture(allotments, "tool-shed", "", "garden");
+    picture(allotments, "tern-valley-logo", "Tern Valley Allotments", "logo");
+    String clocks = "quillon-clocks";
+    picture(clocks, "clock-bench", "A clock face and brass wheels on a bench", "inside");
+    picture(clocks, "long-case", "A clock movement with its pendulum", "inside");
+    picture(clocks, "quillon-logo", "Quillon Clock Repair", "logo");
+    picture("", "roof-frame", "");
+  }
+
+  private void picture(String site, String name, String alt, String... tags) {
+    String file = name + ".svg";
+    pictures.add(name, site, file, bytes(file));
+    pictures.describe(
+        name, new Picture.Described(file, alt, false, List.of(tags), 0.5, 0.5, false));
   }
 
   private void client(

@@ -12,6 +12,8 @@ import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
 import goodbones.server.fonts.Fonts;
+import goodbones.server.pictures.PictureBook;
+import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.SiteInfo;
 import goodbones.style.SiteFinishes;
 import java.util.List;
@@ -25,10 +27,12 @@ public class Frames {
 
   private final Fonts fonts;
   private final SiteFacts facts;
+  private final Pictures pictures;
 
-  Frames(Fonts fonts, SiteFacts facts) {
+  Frames(Fonts fonts, SiteFacts facts, Pictures pictures) {
     this.fonts = fonts;
     this.facts = facts;
+    this.pictures = pictures;
   }
 
   /**
@@ -37,7 +41,7 @@ public class Frames {
    * @param page the id of the page; empty for what is no page
    */
   public Surroundings surroundings(SiteInfo site, String page) {
-    return surroundings(faces(site.id()), facts(site, page));
+    return surroundings(faces(site.id()), facts(site, page), pictures.book());
   }
 
   /** What is known of a client, for drawing one of its pages. */
@@ -46,9 +50,13 @@ public class Frames {
   }
 
   /** What a drawing stands in: where its pictures and the fonts of a client are had. */
-  public static Surroundings surroundings(List<FontFace> faces, Facts facts) {
-    return new Surroundings(
-        id -> "/api/pictures/" + id + "/file", UnaryOperator.identity(), faces, "", true, facts);
+  public static Surroundings surroundings(List<FontFace> faces, Facts facts, PictureBook book) {
+    return new Surroundings(book, UnaryOperator.identity(), faces, "", true, facts);
+  }
+
+  /** What is known of pictures now. */
+  public PictureBook pictures() {
+    return pictures.book();
   }
 
   /** The fonts of a client, as a drawing has them. */

@@ -19,6 +19,17 @@ interface ReferredRepository extends CrudRepository<ReferredRow, ReferredRow.Key
           + " order by r.id.ownerKind, r.id.ownerId, r.id.revision")
   List<Referrer> to(String kind, String id);
 
+  /**
+   * In how many places something of a kind is referred to: pages, drafts, and pieces as they are
+   * now.
+   */
+  @Query(
+      "select new goodbones.server.library.Users(r.id.refId, count(distinct concat(r.id.ownerKind,"
+          + " r.id.ownerId))) from ReferredRow r where r.id.kind = :kind and (r.id.revision = 0 or"
+          + " r.id.revision = (select p.currentRevision from PieceEntity p where p.id ="
+          + " r.id.ownerId)) group by r.id.refId")
+  List<Users> users(String kind);
+
   /** What is bound in which revision. */
   @Query(
       "select new goodbones.server.library.BoundIn(r.id.ownerId, r.id.revision, r.id.refId)"

@@ -145,6 +145,16 @@ public class UsageIndex {
     return referred.to(kind.word(), id);
   }
 
+  /**
+   * In how many places each of a kind is referred to, by its id; what is used nowhere is left out.
+   */
+  @Transactional(readOnly = true)
+  public Map<String, Integer> users(Referred kind) {
+    Map<String, Integer> users = new HashMap<>();
+    referred.users(kind.word()).forEach(one -> users.put(one.id(), (int) one.count()));
+    return users;
+  }
+
   /** Whether nothing is known yet of what documents refer to, as in a database of before. */
   @Transactional(readOnly = true)
   public boolean isEmpty() {

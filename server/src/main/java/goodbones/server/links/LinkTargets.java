@@ -88,7 +88,7 @@ class LinkTargets {
     detail(all, links, words, "phone", "The client’s phone number");
     detail(all, links, words, "mail", "The client’s mail address");
     if (!words.isEmpty()) {
-      pictures.all().stream()
+      pictures.of(siteId).stream()
           .filter(picture -> fits(picture.fileName(), words))
           .forEach(
               picture ->

@@ -21,6 +21,7 @@ public class InterfacePages implements WebMvcConfigurer {
           "/finishes/**",
           "/rollouts",
           "/rollouts/**",
+          "/pictures",
           "/people");
 
   /** The files that it is made of. */

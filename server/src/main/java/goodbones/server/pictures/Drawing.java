@@ -3,20 +3,25 @@ package goodbones.server.pictures;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
+import net.coobird.thumbnailator.Thumbnails;
+import net.coobird.thumbnailator.util.exif.ExifFilterUtils;
 import org.apache.batik.transcoder.TranscoderException;
 import org.apache.batik.transcoder.TranscoderInput;
 import org.apache.batik.transcoder.TranscoderOutput;
 import org.apache.batik.transcoder.image.ImageTranscoder;
 
-/** Draws pictures small. It runs in a process of its own; see {@link DrawingRoom}. */
+/** Draws pictures smaller. It runs in a process of its own; see {@link DrawingRoom}. */
 final class Drawing {
   /** The longer side of what is drawn, in px. */
   static final int SIDE = 320;
+
+  private static final double QUALITY = 0.82;
 
   private Drawing() {}
 
@@ -26,20 +31,43 @@ final class Drawing {
    */
   static BufferedImage of(String mediaType, int width, int height, byte[] bytes)
       throws IOException {
-    return mediaType.equals("image/svg+xml") ? svg(width, height, bytes) : scaled(read(bytes));
+    return mediaType.equals("image/svg+xml")
+        ? svg(width, height, bytes)
+        : scaled(read(bytes, SIDE));
   }
 
-  /** Reads no more pixels than are needed to scale from. */
-  private static BufferedImage read(byte[] bytes) throws IOException {
+  /**
+   * The same picture narrower, as a file of the same kind, without what a camera wrote into it.
+   *
+   * @param width in px
+   * @throws IOException if it cannot be drawn
+   */
+  static byte[] narrower(String mediaType, int width, byte[] bytes) throws IOException {
+    boolean png = mediaType.equals("image/png");
+    ByteArrayOutputStream file = new ByteArrayOutputStream();
+    Thumbnails.of(read(bytes, width))
+        .width(width)
+        .imageType(png ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB)
+        .outputFormat(png ? "png" : "jpg")
+        .outputQuality(QUALITY)
+        .toOutputStream(file);
+    return file.toByteArray();
+  }
+
+  /** Reads no more pixels than are needed to scale from, the way up that it is seen. */
+  private static BufferedImage read(byte[] bytes, int side) throws IOException {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       ImageReader reader = ImageIO.getImageReaders(in).next();
-      reader.setInput(in, true, true);
+      reader.setInput(in, true, false);
       int longer = Math.max(reader.getWidth(0), reader.getHeight(0));
-      int step = Math.max(1, longer / (SIDE * 2));
+      int step = Math.max(1, longer / (side * 2));
       ImageReadParam wanted = reader.getDefaultReadParam();
       wanted.setSourceSubsampling(step, step, 0, 0);
       try {
-        return reader.read(0, wanted);
+        BufferedImage stored = reader.read(0, wanted);
+        return Turned.of(reader)
+            .map(orientation -> ExifFilterUtils.getFilterForOrientation(orientation).apply(stored))
+            .orElse(stored);
       } finally {
         reader.dispose();
       }

@@ -11,8 +11,9 @@ import java.io.PrintStream;
 
 /**
  * The other side of {@link DrawingRoom}: takes pictures from its input and answers with their
- * pixels until the input ends. A picture is its media type, width, height, length and bytes; an
- * answer is a width, a height and so many ARGB pixels, or a width of 0.
+ * pixels, or with a narrower file, until the input ends. A picture is its media type, width,
+ * height, the width wanted (0 for pixels), length and bytes; an answer is a width, a height and so
+ * many ARGB pixels, or a length and so many bytes; it begins with 0 where it cannot be done.
  */
 final class DrawingProcess {
   private DrawingProcess() {}
@@ -29,13 +30,31 @@ final class DrawingProcess {
         String mediaType = in.readUTF();
         int width = in.readInt();
         int height = in.readInt();
+        int wanted = in.readInt();
         byte[] bytes = in.readNBytes(in.readInt());
-        answer(mediaType, width, height, bytes, out);
+        if (wanted > 0) {
+          narrower(mediaType, wanted, bytes, out);
+        } else {
+          answer(mediaType, width, height, bytes, out);
+        }
         out.flush();
       }
     } catch (EOFException nothingMore) {
       // The application has ended.
     }
+  }
+
+  private static void narrower(String mediaType, int wanted, byte[] bytes, DataOutputStream out)
+      throws IOException {
+    byte[] file;
+    try {
+      file = Drawing.narrower(mediaType, wanted, bytes);
+    } catch (IOException | RuntimeException | OutOfMemoryError | StackOverflowError cannot) {
+      out.writeInt(0);
+      return;
+    }
+    out.writeInt(file.length);
+    out.write(file);
   }
 
   private static void answer(

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
@@ -39,20 +40,67 @@ class DrawingRoom {
   /** A running process with its two ends. */
   private record Worker(Process process, DataOutputStream to, DataInputStream from) {}
 
+  /** A picture as the process is told of it. */
+  record Sheet(String fileName, String mediaType, int width, int height, byte[] bytes) {
+    static Sheet of(StoredFile file) {
+      return new Sheet(
+          file.fileName(), file.mediaType(), file.width(), file.height(), file.bytes());
+    }
+  }
+
+  /** What the process is asked, and how its answer is read; nothing if it cannot be done. */
+  private interface Answer<T> {
+    Optional<T> read(DataInputStream from) throws IOException;
+  }
+
   /**
-   * Draws a picture; waits until those before it are drawn.
+   * Draws a picture small; waits until those before it are drawn.
    *
    * @throws BadInput if it cannot be drawn, or not in time
    */
-  Raster draw(Picture picture) {
+  Raster draw(Sheet picture) {
+    return asked(
+        picture,
+        0,
+        from -> {
+          int width = from.readInt();
+          if (width == 0) {
+            return Optional.empty();
+          }
+          int height = from.readInt();
+          int[] argb = new int[width * height];
+          for (int i = 0; i < argb.length; i++) {
+            argb[i] = from.readInt();
+          }
+          return Optional.of(new Raster(width, height, argb));
+        });
+  }
+
+  /**
+   * Makes a picture of pixels narrower, as a file of the same kind.
+   *
+   * @param width in px
+   * @throws BadInput if it cannot be drawn, or not in time
+   */
+  byte[] narrower(Sheet picture, int width) {
+    return asked(
+        picture,
+        width,
+        from -> {
+          int length = from.readInt();
+          return length == 0 ? Optional.empty() : Optional.of(from.readNBytes(length));
+        });
+  }
+
+  private <T> T asked(Sheet picture, int wanted, Answer<T> answer) {
     one.lock();
     try {
       Worker drawing = running();
-      Raster drawn =
-          CompletableFuture.supplyAsync(() -> answer(drawing, picture))
+      Optional<T> done =
+          CompletableFuture.supplyAsync(() -> answered(drawing, picture, wanted, answer))
               .get(patience.toMillis(), TimeUnit.MILLISECONDS);
-      if (drawn.width() > 0) {
-        return drawn;
+      if (done.isPresent()) {
+        return done.get();
       }
     } catch (TimeoutException late) {
       end();
@@ -76,25 +124,17 @@ class DrawingRoom {
         "“" + picture.fileName() + "” cannot be drawn here; save it again and bring it in anew");
   }
 
-  private static Raster answer(Worker drawing, Picture picture) {
+  private static <T> Optional<T> answered(
+      Worker drawing, Sheet picture, int wanted, Answer<T> answer) {
     try {
       drawing.to().writeUTF(picture.mediaType());
       drawing.to().writeInt(picture.width());
       drawing.to().writeInt(picture.height());
-      byte[] bytes = picture.bytes();
-      drawing.to().writeInt(bytes.length);
-      drawing.to().write(bytes);
+      drawing.to().writeInt(wanted);
+      drawing.to().writeInt(picture.bytes().length);
+      drawing.to().write(picture.bytes());
       drawing.to().flush();
-      int width = drawing.from().readInt();
-      if (width == 0) {
-        return new Raster(0, 0, new int[0]);
-      }
-      int height = drawing.from().readInt();
-      int[] argb = new int[width * height];
-      for (int i = 0; i < argb.length; i++) {
-        argb[i] = drawing.from().readInt();
-      }
-      return new Raster(width, height, argb);
+      return answer.read(drawing.from());
     } catch (IOException e) {
       throw new java.io.UncheckedIOException(e);
     }

@@ -5,6 +5,8 @@ import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,9 +18,19 @@ import org.springframework.transaction.annotation.Transactional;
 class OldPictures implements SmartInitializingSingleton {
   private static final Logger LOG = LoggerFactory.getLogger(OldPictures.class);
   private final PictureRepository pictures;
+  private final Pictures all;
 
-  OldPictures(PictureRepository pictures) {
+  OldPictures(PictureRepository pictures, Pictures all) {
     this.pictures = pictures;
+    this.all = all;
+  }
+
+  /** Those that have no sizes yet get them while people work already. */
+  @EventListener(ApplicationReadyEvent.class)
+  void begun() {
+    Thread sizes = new Thread(all::makeMissingSizes, "picture-sizes");
+    sizes.setDaemon(true);
+    sizes.start();
   }
 
   @Override
@@ -27,7 +39,9 @@ class OldPictures implements SmartInitializingSingleton {
     List<Picture> old = pictures.findByRebuiltFalse();
     for (Picture picture : old) {
       try {
-        picture.rebuild(PictureFile.read(picture.fileName(), picture.bytes()));
+        picture.rebuild(
+            new StoredFile(
+                picture.fileName(), PictureFile.read(picture.fileName(), picture.bytes())));
       } catch (BadInput refused) {
         LOG.warn("A picture is not shown any more: {}", refused.getMessage());
         picture.setAside();

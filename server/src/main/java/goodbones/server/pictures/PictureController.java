@@ -1,20 +1,18 @@
 package goodbones.server.pictures;
 
-import goodbones.server.problems.BadInput;
-import java.io.IOException;
+import goodbones.server.problems.NotFound;
 import java.time.Duration;
 import java.util.List;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.context.request.WebRequest;
 
 @RestController
 @RequestMapping("/api/pictures")
@@ -23,43 +21,39 @@ class PictureController {
   private static final String POLICY =
       "sandbox; default-src 'none'; img-src data:; style-src 'unsafe-inline'";
 
+  private static final CacheControl FOR_EVER =
+      CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable();
+
   private final Pictures pictures;
 
   PictureController(Pictures pictures) {
     this.pictures = pictures;
   }
 
-  @GetMapping
-  List<PictureView> pictures() {
-    return pictures.all();
-  }
-
   /**
-   * A picture that was brought in.
+   * A picture's file. Where the address names the version it never changes; else a browser asks
+   * again.
    *
-   * @param leftOut what did not come along, because it could run or fetch something, or is not
-   *     known
+   * @param width in px of a narrower file; 0 for the whole
+   * @param v the version
    */
-  record Added(PictureView picture, List<String> leftOut) {}
-
-  @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  Added add(@RequestPart("file") MultipartFile file) throws IOException {
-    if (file.isEmpty()) {
-      throw new BadInput("file", "The file is empty; choose another one");
-    }
-    String name = file.getOriginalFilename();
-    Pictures.TakenIn taken = pictures.add(name == null ? "picture" : name, file.getBytes());
-    return new Added(taken.picture(), List.copyOf(taken.leftOut()));
-  }
-
   @GetMapping("/{id}/file")
-  ResponseEntity<byte[]> file(@PathVariable String id) {
-    Picture picture = pictures.get(id);
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType(picture.mediaType()))
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
-        .header("Content-Security-Policy", POLICY)
-        .body(picture.bytes());
+  ResponseEntity<byte[]> file(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "0") int width,
+      @RequestParam(defaultValue = "-1") int v,
+      WebRequest request) {
+    PictureView picture = pictures.book().find(id).orElseThrow(() -> new NotFound("picture", id));
+    String tag = picture.version() + "-" + width;
+    ResponseEntity.BodyBuilder answer =
+        ResponseEntity.status(HttpStatus.OK)
+            .contentType(MediaType.parseMediaType(picture.mediaType()))
+            .cacheControl(v == picture.version() ? FOR_EVER : CacheControl.noCache())
+            .eTag(tag)
+            .header("Content-Security-Policy", POLICY);
+    return request.checkNotModified("\"" + tag + "\"")
+        ? ResponseEntity.status(HttpStatus.NOT_MODIFIED).build()
+        : answer.body(pictures.bytes(id, width));
   }
 
   /**

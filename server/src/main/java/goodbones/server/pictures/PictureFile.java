@@ -15,8 +15,8 @@ import javax.imageio.stream.ImageInputStream;
 /**
  * A file that was found to be a picture, as it is kept.
  *
- * @param width in px
- * @param height in px
+ * @param width in px, as it is seen: a camera that was held upright is minded
+ * @param height in px, likewise
  * @param leftOut names of what did not come along
  */
 record PictureFile(
@@ -78,9 +78,10 @@ record PictureFile(
         ImageReader reader = readers.next();
         String format = reader.getFormatName().toLowerCase(Locale.ROOT);
         if (format.equals("png") || format.equals("jpeg")) {
-          reader.setInput(in, true, true);
-          int width = reader.getWidth(0);
-          int height = reader.getHeight(0);
+          reader.setInput(in, true, false);
+          boolean turned = Turned.byQuarter(reader);
+          int width = turned ? reader.getHeight(0) : reader.getWidth(0);
+          int height = turned ? reader.getWidth(0) : reader.getHeight(0);
           reader.dispose();
           requirePixels(fileName, width, height);
           String ending = format.equals("png") ? "png" : "jpg";
@@ -98,6 +99,10 @@ record PictureFile(
               + "” looks like a picture but is damaged; save it again and bring it in anew");
     }
     return Optional.empty();
+  }
+
+  boolean isRaster() {
+    return !ending.equals("svg");
   }
 
   private static void requirePixels(String fileName, int width, int height) {

@@ -2,26 +2,50 @@ package goodbones.server.pictures;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import goodbones.server.memory.OfTransaction;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionOperations;
 
-/** The pictures that sites use. */
+/** The pictures of the house and of its clients. */
 @Service
 public class Pictures {
+  private static final Logger LOG = LoggerFactory.getLogger(Pictures.class);
+
+  /** What a page can need: a phone, a tablet and a desktop, at one and at two pixels for one. */
+  static final List<Integer> WIDTHS = List.of(320, 640, 960, 1280, 1920, 2560);
+
+  /** What is hardly narrower than the whole is not worth a file. */
+  private static final double WORTH = 0.9;
+
   private static final int KEPT_BYTES = 48 * 1024 * 1024;
   private static final int BYTES_A_PIXEL = 4;
+  private static final int LONGEST_NAME = 80;
+  private static final int LONGEST_ALT = 300;
+  private static final int LONGEST_TAG = 30;
+  private static final int MOST_TAGS = 20;
   private final PictureRepository repository;
+  private final FileBeforeRepository before;
+  private final PictureSizeRepository sizes;
+  private final TransactionOperations transactions;
   private final DrawingRoom room;
 
   /** What came of drawing a picture: its pixels, or why there are none. */
@@ -31,54 +55,270 @@ public class Pictures {
     }
   }
 
-  /** Pictures never change under their id. */
-  private final Cache<String, Drawn> drawn =
+  /** One file of a picture, which never changes. */
+  private record OneFile(String id, int version) {}
+
+  private final Cache<OneFile, Drawn> drawn =
       Caffeine.newBuilder()
           .maximumWeight(KEPT_BYTES)
-          .<String, Drawn>weigher((id, one) -> one.bytes())
+          .<OneFile, Drawn>weigher((id, one) -> one.bytes())
           .build();
 
   private final ThreadLocal<@Nullable Set<String>> missed = new ThreadLocal<>();
 
-  Pictures(PictureRepository repository, DrawingRoom room) {
+  private final AtomicReference<@Nullable PictureBook> book = new AtomicReference<>();
+  private final AtomicLong changes = new AtomicLong();
+
+  /** That a transaction changed something about pictures. */
+  private static final class Changed {
+    private boolean something;
+  }
+
+  private final OfTransaction<Changed> changed = new OfTransaction<>(Changed::new, this::forget);
+
+  Pictures(
+      PictureRepository repository,
+      FileBeforeRepository before,
+      PictureSizeRepository sizes,
+      TransactionOperations transactions,
+      DrawingRoom room) {
     this.repository = repository;
+    this.before = before;
+    this.sizes = sizes;
+    this.transactions = transactions;
     this.room = room;
   }
 
+  private void forget(Changed by) {
+    if (by.something) {
+      changes.incrementAndGet();
+      book.set(null);
+    }
+  }
+
+  /** What is known of all pictures where they are drawn. */
+  @Transactional(readOnly = true)
+  public PictureBook book() {
+    if (OfTransaction.isWriting() && changed.get().something) {
+      return read();
+    }
+    PictureBook known = book.get();
+    if (known == null) {
+      long asked = changes.get();
+      known = read();
+      if (asked == changes.get()) {
+        book.set(known);
+      }
+    }
+    return known;
+  }
+
+  private PictureBook read() {
+    return new PictureBook(repository.views(), sizes.keys());
+  }
+
   /** A picture that was taken in, and names of what did not come along with it. */
-  record TakenIn(PictureView picture, Set<String> leftOut) {}
+  public record TakenIn(PictureView picture, Set<String> leftOut) {}
 
   /**
    * Takes a picture in.
    *
+   * @param siteId whose it is; empty for the house's
    * @throws BadInput if the file is not a picture, or is beyond a limit
    */
-  TakenIn add(String fileName, byte[] bytes) {
-    return add(UUID.randomUUID().toString(), fileName, bytes);
+  public TakenIn add(String siteId, String fileName, byte[] bytes) {
+    return add(UUID.randomUUID().toString(), siteId, fileName, bytes);
   }
 
   /**
-   * @throws BadInput as {@link #add(String, byte[])}
+   * @throws BadInput as {@link #add(String, String, byte[])}
    */
-  public TakenIn add(String id, String fileName, byte[] bytes) {
+  public TakenIn add(String id, String siteId, String fileName, byte[] bytes) {
     PictureFile file = PictureFile.read(fileName, bytes);
-    Picture picture =
-        new Picture(
-            id,
-            cleaned(fileName, file.ending()),
-            file.mediaType(),
-            file.width(),
-            file.height(),
-            file.bytes());
+    StoredFile stored = new StoredFile(cleaned(fileName, file.ending()), file);
+    Map<Integer, byte[]> narrower = narrower(file, stored);
+    return written(
+        () -> {
+          repository.save(new Picture(id, siteId, stored));
+          keep(id, 0, narrower);
+          return new TakenIn(read().find(id).orElseThrow(), file.leftOut());
+        });
+  }
+
+  /** What a page may need of a picture, made before anything is written: it takes its time. */
+  private Map<Integer, byte[]> narrower(PictureFile file, StoredFile stored) {
+    Map<Integer, byte[]> narrower = new TreeMap<>();
+    if (file.isRaster()) {
+      DrawingRoom.Sheet sheet = DrawingRoom.Sheet.of(stored);
+      List<Integer> wanted = new ArrayList<>(WIDTHS);
+      wanted.removeIf(width -> width > file.width() * WORTH);
+      wanted.forEach(width -> narrower.put(width, room.narrower(sheet, width)));
+      if (wanted.isEmpty()) {
+        // A file that cannot be drawn is found out here, not on a page.
+        room.narrower(sheet, file.width());
+      }
+    }
+    return narrower;
+  }
+
+  private void keep(String id, int version, Map<Integer, byte[]> narrower) {
+    narrower.forEach(
+        (width, bytes) ->
+            sizes.save(new PictureSize(new PictureSize.Key(id, version, width), bytes)));
+  }
+
+  /** Makes the sizes of pictures that were taken in before there were any. */
+  void makeMissingSizes() {
+    PictureBook now = book();
+    for (PictureView picture : now.all()) {
+      if (picture.madeOfPixels() && now.widths(picture.id()).isEmpty()) {
+        makeSizes(picture.id());
+      }
+    }
+  }
+
+  private void makeSizes(String id) {
+    StoredFile file = get(id).file();
+    try {
+      Map<Integer, byte[]> made = narrower(PictureFile.read(file.fileName(), file.bytes()), file);
+      written(
+          () -> {
+            int version = get(id).fileVersion();
+            keep(id, version, made);
+            return version;
+          });
+    } catch (BadInput cannot) {
+      LOG.warn("A picture is shown at its own size only: {}", cannot.getMessage());
+    }
+  }
+
+  private <T> T written(Supplier<T> work) {
+    return Objects.requireNonNull(
+        transactions.execute(
+            status -> {
+              changed.get().something = true;
+              return work.get();
+            }));
+  }
+
+  /**
+   * Gives a picture another file wherever it is used. The one before is kept and can be put back.
+   *
+   * @throws NotFound if there is no such picture
+   * @throws BadInput as {@link #add(String, String, byte[])}
+   */
+  public TakenIn replace(String id, String fileName, byte[] bytes) {
+    PictureFile file = PictureFile.read(fileName, bytes);
+    String stem = get(id).fileName().replaceFirst("\\.[^.]*$", "");
+    StoredFile stored = new StoredFile(cleaned(stem, file.ending()), file);
+    Map<Integer, byte[]> narrower = narrower(file, stored);
+    return written(
+        () -> {
+          put(get(id), stored, narrower);
+          return new TakenIn(read().find(id).orElseThrow(), file.leftOut());
+        });
+  }
+
+  private void put(Picture picture, StoredFile file, Map<Integer, byte[]> narrower) {
+    before.save(new FileBefore(picture));
+    int version = picture.fileVersion() + 1;
+    picture.replace(file, version);
     repository.save(picture);
-    return new TakenIn(
-        new PictureView(id, picture.fileName(), file.width(), file.height()), file.leftOut());
+    keep(picture.id(), version, narrower);
+  }
+
+  /**
+   * Puts the file back that a picture had before the present one.
+   *
+   * @throws NotFound if there is no such picture
+   * @throws BadInput if it has had no other
+   */
+  public PictureView putBack(String id) {
+    get(id);
+    FileBefore earlier =
+        before
+            .findFirstByIdPictureIdOrderByIdFileVersionDesc(id)
+            .orElseThrow(() -> new BadInput("picture", "The picture has had no other file"));
+    StoredFile file = earlier.file();
+    Map<Integer, byte[]> narrower = narrower(PictureFile.read(file.fileName(), file.bytes()), file);
+    return written(
+        () -> {
+          put(get(id), file, narrower);
+          return read().find(id).orElseThrow();
+        });
+  }
+
+  /** The ids of pictures that have had another file before the one that they have. */
+  @Transactional(readOnly = true)
+  public Set<String> withEarlier() {
+    return before.pictures();
+  }
+
+  /**
+   * Says what a picture is.
+   *
+   * @throws NotFound if there is no such picture
+   * @throws BadInput if what is said is too long, or the point lies outside
+   */
+  public PictureView describe(String id, Picture.Described said) {
+    if (said.alt().length() > LONGEST_ALT) {
+      throw new BadInput(
+          "alt", "An alternative text has at most " + LONGEST_ALT + " letters; say it shorter");
+    }
+    if (!isShare(said.focusX()) || !isShare(said.focusY())) {
+      throw new BadInput("focus", "The focal point lies in the picture, between 0 and 1");
+    }
+    List<String> tags = said.tags().stream().map(Pictures::tag).filter(t -> !t.isEmpty()).toList();
+    if (tags.size() > MOST_TAGS) {
+      throw new BadInput("tags", "A picture has at most " + MOST_TAGS + " tags; leave some out");
+    }
+    return written(
+        () -> {
+          Picture picture = get(id);
+          String ending = picture.fileName().replaceFirst(".*\\.", "");
+          picture.describe(
+              new Picture.Described(
+                  cleaned(said.fileName(), ending),
+                  said.alt().strip(),
+                  said.decoration(),
+                  tags.stream().distinct().toList(),
+                  said.focusX(),
+                  said.focusY(),
+                  said.away()));
+          repository.save(picture);
+          return read().find(id).orElseThrow();
+        });
+  }
+
+  /** A picture that is for all becomes a client's own. */
+  public void give(String id, String siteId) {
+    written(
+        () -> {
+          Picture picture = get(id);
+          if (picture.siteId().isEmpty()) {
+            picture.give(siteId);
+            repository.save(picture);
+          }
+          return picture;
+        });
+  }
+
+  private static boolean isShare(double share) {
+    return share >= 0 && share <= 1;
+  }
+
+  private static String tag(String said) {
+    String plain = said.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", "-");
+    if (plain.length() > LONGEST_TAG) {
+      throw new BadInput("tags", "A tag has at most " + LONGEST_TAG + " letters: “" + plain + "”");
+    }
+    return plain;
   }
 
   private static String cleaned(String fileName, String ending) {
     String stem = fileName.replaceFirst("\\.[^.]*$", "").toLowerCase(Locale.ROOT);
     String plain = stem.replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
-    String shortened = plain.length() > 80 ? plain.substring(0, 80) : plain;
+    String shortened = plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
     return (shortened.isEmpty() ? "picture" : shortened) + "." + ending;
   }
 
@@ -91,6 +331,20 @@ public class Pictures {
   }
 
   /**
+   * A picture's file at a width; the whole where there is none of that width.
+   *
+   * @throws NotFound if there is no such picture
+   */
+  @Transactional(readOnly = true)
+  public byte[] bytes(String id, int width) {
+    Picture picture = get(id);
+    return sizes
+        .findById(new PictureSize.Key(id, picture.fileVersion(), width))
+        .map(PictureSize::bytes)
+        .orElseGet(picture::bytes);
+  }
+
+  /**
    * The pixels of a picture, drawn once. It takes its time, so it is not for transactions; they ask
    * {@link #known}.
    *
@@ -98,10 +352,12 @@ public class Pictures {
    * @throws BadInput if it cannot be drawn, or not in time
    */
   public Raster raster(String id) {
-    Drawn now = drawn.getIfPresent(id);
+    Picture picture = get(id);
+    OneFile file = new OneFile(id, picture.fileVersion());
+    Drawn now = drawn.getIfPresent(file);
     if (now == null) {
-      now = draw(id);
-      drawn.put(id, now);
+      now = draw(picture);
+      drawn.put(file, now);
     }
     if (now.raster() == null) {
       throw Objects.requireNonNull(now.refused());
@@ -109,10 +365,9 @@ public class Pictures {
     return now.raster();
   }
 
-  private Drawn draw(String id) {
-    Picture picture = repository.findById(id).orElseThrow(() -> new NotFound("picture", id));
+  private Drawn draw(Picture picture) {
     try {
-      return new Drawn(room.draw(picture), null);
+      return new Drawn(room.draw(DrawingRoom.Sheet.of(picture.file())), null);
     } catch (BadInput refused) {
       return new Drawn(null, refused);
     }
@@ -130,7 +385,11 @@ public class Pictures {
       if (wanted.isEmpty()) {
         return result;
       }
-      wanted.stream().filter(repository::existsById).forEach(id -> drawn.put(id, draw(id)));
+      repository
+          .findAllById(wanted)
+          .forEach(
+              picture ->
+                  drawn.put(new OneFile(picture.id(), picture.fileVersion()), draw(picture)));
       return work.get();
     } finally {
       missed.remove();
@@ -139,7 +398,8 @@ public class Pictures {
 
   /** The pixels of a picture that was drawn before; empty if it was not, or cannot be. */
   public Optional<Raster> known(String id) {
-    Drawn one = drawn.getIfPresent(id);
+    int version = book().find(id).map(PictureView::version).orElse(0);
+    Drawn one = drawn.getIfPresent(new OneFile(id, version));
     Set<String> wanted = missed.get();
     if (one == null && wanted != null) {
       wanted.add(id);
@@ -148,10 +408,18 @@ public class Pictures {
   }
 
   public boolean exists(String id) {
-    return repository.existsById(id);
+    return book().find(id).isPresent();
   }
 
+  /** What pages of a client may have, by name: its own pictures and the house's. */
+  public List<PictureView> of(String siteId) {
+    return book().all().stream()
+        .filter(picture -> picture.isFor(siteId) && !picture.away())
+        .toList();
+  }
+
+  /** All pictures by name, without the one that only stands in. */
   public List<PictureView> all() {
-    return repository.views();
+    return book().all();
   }
 }

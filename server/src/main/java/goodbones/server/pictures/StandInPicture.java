@@ -22,7 +22,7 @@ class StandInPicture implements SmartInitializingSingleton {
   @Transactional
   public void afterSingletonsInstantiated() {
     if (!pictures.exists(FieldValue.Picture.STAND_IN_ID)) {
-      pictures.add(FieldValue.Picture.STAND_IN_ID, "stand-in.svg", drawing());
+      pictures.add(FieldValue.Picture.STAND_IN_ID, "", "stand-in.svg", drawing());
     }
   }
 

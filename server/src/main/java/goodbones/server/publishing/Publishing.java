@@ -70,6 +70,8 @@ class Publishing {
 
   @Transactional
   PublicationView publish(String siteId) {
+    // One after the other: each keeps the addresses of sections that it gave out.
+    from.sites().hold(siteId);
     SiteFiles site = new SiteFiles(from, finishes.forSite(siteId), siteId);
     Map<String, SiteFiles.Content> made = site.make();
     from.settings().keepSections(siteId, site.sections());

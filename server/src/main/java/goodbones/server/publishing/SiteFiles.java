@@ -4,6 +4,7 @@ import goodbones.fonts.FontFace;
 import goodbones.render.Facts;
 import goodbones.render.Framed;
 import goodbones.render.PageHtml;
+import goodbones.render.Pictured;
 import goodbones.render.Rendered;
 import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
@@ -11,8 +12,10 @@ import goodbones.render.Surroundings;
 import goodbones.server.coverage.Framing;
 import goodbones.server.drawing.Sections;
 import goodbones.server.fonts.Fonts;
-import goodbones.server.pictures.Picture;
+import goodbones.server.pictures.PictureBook;
+import goodbones.server.pictures.PictureView;
 import goodbones.server.pictures.Pictures;
+import goodbones.server.problems.NotFound;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.PageState;
@@ -28,11 +31,9 @@ import java.time.Clock;
 import java.time.Year;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 
 /** Makes the plain files of one site: pages, one style sheet, the pictures and fonts in use. */
@@ -54,8 +55,8 @@ final class SiteFiles {
   private final PageTree tree;
   private final Map<String, Map<String, String>> sections;
   private final Links links;
-  private final Map<String, String> picturePaths = new HashMap<>();
-  private final Set<String> takenPaths = new HashSet<>();
+  private final PictureBook book;
+  private final Map<String, Pictured> pictured = new HashMap<>();
   private final Map<String, Content> files = new LinkedHashMap<>();
 
   /** Where everything is had that is published. */
@@ -71,6 +72,7 @@ final class SiteFiles {
   SiteFiles(Sources from, SiteFinishes finishes, String siteId) {
     this.from = from;
     this.site = from.sites().get(siteId);
+    this.book = from.pictures().book();
     this.finishes = finishes;
     this.faces = from.fonts().faces(siteId, FONTS);
     this.tree =
@@ -156,30 +158,40 @@ final class SiteFiles {
                 page,
                 Year.now(from.clock()).getValue())
             .withSections(sections.getOrDefault(page, Map.of()));
-    return new Surroundings(this::picture, link -> leadsTo(base, link), faces, base, false, facts);
+    return new Surroundings(this::pictured, link -> leadsTo(base, link), faces, base, false, facts);
   }
 
   /** Where a stored link leads from a page; empty if it leads nowhere. */
   private String leadsTo(String base, String link) {
     if (link.startsWith(Links.FILE)) {
       String id = link.substring(Links.FILE.length());
-      return from.pictures().exists(id) ? base + picture(id) : "";
+      return book.find(id).isPresent() ? base + pictured(id).url() : "";
     }
     return links.address(link).map(address -> link(base, address)).orElse("");
   }
 
-  private String picture(String id) {
-    return picturePaths.computeIfAbsent(
+  /** A picture with its files as they are published, which are made when it is first asked for. */
+  private Pictured pictured(String id) {
+    return pictured.computeIfAbsent(
         id,
-        wanted -> {
-          Picture picture = from.pictures().get(wanted);
-          String path = "pictures/" + picture.fileName();
-          if (!takenPaths.add(path)) {
-            path = "pictures/" + wanted + "-" + picture.fileName();
-          }
-          files.put(path, new Content(picture.mediaType(), picture.bytes()));
-          return path;
-        });
+        wanted ->
+            book.find(wanted)
+                .map(picture -> book.pictured(picture, width -> picture(picture, width)))
+                .orElseThrow(() -> new NotFound("picture", wanted)));
+  }
+
+  private String picture(PictureView picture, int width) {
+    String name = picture.fileName();
+    if (width != picture.width()) {
+      int dot = name.lastIndexOf('.');
+      name = name.substring(0, dot) + "-" + width + name.substring(dot);
+    }
+    String path = "pictures/" + name;
+    if (files.containsKey(path)) {
+      path = "pictures/" + picture.id() + "-" + name;
+    }
+    files.put(path, new Content(picture.mediaType(), from.pictures().bytes(picture.id(), width)));
+    return path;
   }
 
   private static int depth(String address) {

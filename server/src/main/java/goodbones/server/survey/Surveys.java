@@ -1,10 +1,13 @@
 package goodbones.server.survey;
 
+import goodbones.render.Pictured;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.drawing.Wording;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.memory.Memory;
 import goodbones.server.memory.Same;
+import goodbones.server.pictures.PictureBook;
+import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageInfo;
 import goodbones.server.sites.PageSettings;
@@ -48,24 +51,42 @@ class Surveys {
   private final PageSettings settings;
   private final Coverages coverages;
   private final FinishesStore finishes;
-  private final Memory<Looked, Map<String, List<Finding>>> known =
-      new Memory<>(MOST_FINDINGS, found -> 1 + found.values().stream().mapToInt(List::size).sum());
+  private final Pictures pictures;
+  private final Memory<Looked, Found> known = new Memory<>(MOST_FINDINGS, Found::count);
 
   Surveys(
       Sites sites,
       ClientDetails details,
       PageSettings settings,
       Coverages coverages,
-      FinishesStore finishes) {
+      FinishesStore finishes,
+      Pictures pictures) {
     this.sites = sites;
     this.details = details;
     this.settings = settings;
     this.coverages = coverages;
     this.finishes = finishes;
+    this.pictures = pictures;
   }
 
   /** All that the findings in one document, or on one page, depend on. */
   private record Looked(String what, List<Long> versions, long stamp, Same site, Same look) {}
+
+  /**
+   * What was found.
+   *
+   * @param asked what was known of the pictures that were asked for
+   */
+  private record Found(Map<String, List<Finding>> byRule, Map<String, Pictured> asked) {
+    int count() {
+      return byRule.values().stream().mapToInt(List::size).sum() + asked.size();
+    }
+
+    boolean holds(PictureBook book) {
+      return asked.entrySet().stream()
+          .allMatch(each -> each.getValue().equals(book.apply(each.getKey())));
+    }
+  }
 
   /** What the rules ask of a site, to be compared. */
   private record Known(
@@ -75,9 +96,9 @@ class Surveys {
       List<SitePage> pages,
       Map<String, Map<String, String>> sections,
       Map<String, String> former) {
-    SurveyedSite surveyed(SiteFinishes look) {
+    SurveyedSite surveyed(SiteFinishes look, Function<String, Pictured> pictures) {
       Links links = new Links(new PageTree(pages), details, sections, former);
-      return SurveyedSite.of(links, details, menus, !site.logo().isEmpty(), look);
+      return SurveyedSite.of(links, details, menus, !site.logo().isEmpty(), look, pictures);
     }
   }
 
@@ -118,6 +139,8 @@ class Surveys {
   private final class Survey {
     private final PageTree tree;
     private final Same known;
+    private final PictureBook book;
+    private Map<String, Pictured> asked = new HashMap<>();
     private final SurveyedSite site;
     private final long stamp;
     private final Function<String, List<Coverages.Standing>> around;
@@ -128,7 +151,8 @@ class Surveys {
     private Survey(String siteId, PageTree tree, Known known) {
       this.tree = tree;
       this.known = new Same(known);
-      this.site = known.surveyed(finishes.forSite(siteId));
+      this.book = pictures.book();
+      this.site = known.surveyed(finishes.forSite(siteId), this::asked);
       this.stamp = sites.stamp(siteId);
       this.around = coverages.around(siteId, tree);
       this.infos =
@@ -204,12 +228,23 @@ class Surveys {
               stamp,
               known,
               new Same(site.look()));
-      Surveys.this
-          .known
-          .get(key, () -> SiteSurvey.RULES.stream().collect(Collectors.toMap(SurveyRule::word, by)))
+      Found here = Surveys.this.known.known(key).filter(kept -> kept.holds(book)).orElse(null);
+      if (here == null) {
+        asked = new HashMap<>();
+        here =
+            new Found(
+                SiteSurvey.RULES.stream().collect(Collectors.toMap(SurveyRule::word, by)), asked);
+        Surveys.this.known.put(key, here);
+      }
+      here.byRule()
           .forEach(
               (rule, findings) ->
                   found.computeIfAbsent(rule, word -> new LinkedHashSet<>()).addAll(findings));
+    }
+
+    /** What is known of a picture, noted so that it is seen when that changes. */
+    private Pictured asked(String id) {
+      return asked.computeIfAbsent(id, book);
     }
 
     private FindingView view(Finding finding) {

@@ -83,7 +83,8 @@ class Canvas {
     Surroundings surroundings =
         memo.surroundings(
             frames.faces(desk.site().id()),
-            frames.facts(desk.site(), desk.page().map(PageState::id).orElse("")));
+            frames.facts(desk.site(), desk.page().map(PageState::id).orElse("")),
+            frames.pictures());
     Shown shown = desk.shown();
     Rendered rendered =
         Renderer.render(withFresh(shown), desk.look(), surroundings, memo.rendered());

@@ -20,10 +20,12 @@ sealed interface ContentEdit extends AskedEdit {
    * Fills a field.
    *
    * @param value words, an address, a level or a picture's id; an empty picture takes it away
-   * @param alt a picture's alternative text
+   * @param alt a picture's alternative text here; empty for its own
+   * @param decoration whether a picture says nothing here, whatever its own text is
    */
   @JsonTypeName("FIELD")
-  record SetField(String node, String field, String value, @Nullable String alt)
+  record SetField(
+      String node, String field, String value, @Nullable String alt, @Nullable Boolean decoration)
       implements ContentEdit {
     @Override
     public ReadEdit read(Aim aim) {
@@ -47,7 +49,9 @@ sealed interface ContentEdit extends AskedEdit {
             throw new BadInput(
                 "value", "There is no picture “" + value + "”; choose one from the list");
           }
-          yield Optional.of(new FieldValue.Picture(value, alt == null ? "" : alt));
+          yield Optional.of(
+              new FieldValue.Picture(
+                  value, alt == null ? "" : alt, Boolean.TRUE.equals(decoration)));
         }
       };
     }

@@ -6,6 +6,7 @@ import goodbones.render.Facts;
 import goodbones.render.RenderMemo;
 import goodbones.render.Surroundings;
 import goodbones.server.drawing.Frames;
+import goodbones.server.pictures.PictureBook;
 import goodbones.server.workbench.Views.AroundView;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
@@ -39,10 +40,13 @@ final class DeskMemo {
   }
 
   /** The surroundings of the drawing, the same object as long as all it says is the same. */
-  Surroundings surroundings(List<FontFace> now, Facts facts) {
+  Surroundings surroundings(List<FontFace> now, Facts facts, PictureBook book) {
     Surroundings known = surroundings;
-    if (known == null || !faces.equals(now) || !known.facts().equals(facts)) {
-      known = Frames.surroundings(now, facts);
+    if (known == null
+        || !faces.equals(now)
+        || !known.facts().equals(facts)
+        || known.pictures() != book) {
+      known = Frames.surroundings(now, facts, book);
       surroundings = known;
       faces = List.copyOf(now);
       rendered = new RenderMemo();

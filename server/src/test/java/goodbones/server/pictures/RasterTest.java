@@ -22,14 +22,15 @@ class RasterTest {
     ROOM.end();
   }
 
-  private static Picture svg(String body) {
+  private static DrawingRoom.Sheet svg(String body) {
     String text =
         "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 400 100\">" + body + "</svg>";
-    return new Picture(
-        "p", "p.svg", "image/svg+xml", 400, 100, text.getBytes(StandardCharsets.UTF_8));
+    return new DrawingRoom.Sheet(
+        "p.svg", "image/svg+xml", 400, 100, text.getBytes(StandardCharsets.UTF_8));
   }
 
-  private static Picture png(int width, int height, Color left, Color right) throws IOException {
+  private static DrawingRoom.Sheet png(int width, int height, Color left, Color right)
+      throws IOException {
     BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
     var graphics = image.createGraphics();
     graphics.setColor(left);
@@ -38,7 +39,7 @@ class RasterTest {
     graphics.fillRect(width / 2, 0, width - width / 2, height);
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     ImageIO.write(image, "png", bytes);
-    return new Picture("p", "p.png", "image/png", width, height, bytes.toByteArray());
+    return new DrawingRoom.Sheet("p.png", "image/png", width, height, bytes.toByteArray());
   }
 
   @Test
@@ -74,9 +75,9 @@ class RasterTest {
 
   @Test
   void whatCannotBeDrawnIsSaid() {
-    Picture damaged =
-        new Picture(
-            "p", "quay.png", "image/png", 3, 3, "not pixels".getBytes(StandardCharsets.UTF_8));
+    DrawingRoom.Sheet damaged =
+        new DrawingRoom.Sheet(
+            "quay.png", "image/png", 3, 3, "not pixels".getBytes(StandardCharsets.UTF_8));
     assertThatThrownBy(() -> ROOM.draw(damaged))
         .isInstanceOf(BadInput.class)
         .hasMessageContaining("“quay.png” cannot be drawn here");

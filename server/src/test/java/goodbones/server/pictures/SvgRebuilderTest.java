@@ -131,7 +131,7 @@ class SvgRebuilderTest {
     try {
       String dashes =
           "<path d=\"M0 0H90000000\" stroke=\"#000\" stroke-width=\"9\" stroke-dasharray=\"0.0001\"/>";
-      Picture endless = picture(text(dashes.repeat(40)));
+      DrawingRoom.Sheet endless = picture(text(dashes.repeat(40)));
       assertThatThrownBy(() -> room.draw(endless))
           .isInstanceOf(BadInput.class)
           .hasMessageContaining("p.svg");
@@ -146,7 +146,7 @@ class SvgRebuilderTest {
   void theProcessIsEndedWhenItsTimeIsOver() {
     DrawingRoom room = new DrawingRoom(Duration.ofMillis(700));
     String line = "<path d=\"M0 5H40000\" stroke=\"#000\" stroke-dasharray=\"1 2\"/>";
-    Picture slow = picture(text(line.repeat(2000)));
+    DrawingRoom.Sheet slow = picture(text(line.repeat(2000)));
     assertThatThrownBy(() -> room.draw(slow)).hasMessageContaining("takes longer than");
     assertThat(ProcessHandle.current().children())
         .as("what was drawing it")
@@ -157,7 +157,8 @@ class SvgRebuilderTest {
                     && child.onExit().completeOnTimeout(null, 5, TimeUnit.SECONDS).join() == null);
   }
 
-  private static Picture picture(String svg) {
-    return new Picture("p", "p.svg", "image/svg+xml", 40, 20, svg.getBytes(StandardCharsets.UTF_8));
+  private static DrawingRoom.Sheet picture(String svg) {
+    return new DrawingRoom.Sheet(
+        "p.svg", "image/svg+xml", 40, 20, svg.getBytes(StandardCharsets.UTF_8));
   }
 }

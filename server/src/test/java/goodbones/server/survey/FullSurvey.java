@@ -2,6 +2,7 @@ package goodbones.server.survey;
 
 import goodbones.server.coverage.Coverages;
 import goodbones.server.finishes.FinishesStore;
+import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.Sites;
@@ -23,7 +24,8 @@ public final class FullSurvey {
             beans.getBean(ClientDetails.class),
             beans.getBean(PageSettings.class),
             beans.getBean(Coverages.class),
-            beans.getBean(FinishesStore.class)),
+            beans.getBean(FinishesStore.class),
+            beans.getBean(Pictures.class)),
         siteId);
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.fonts.FontFace;
 import goodbones.render.Facts;
+import goodbones.server.pictures.PictureBook;
 import goodbones.server.workbench.Views.Block;
 import goodbones.server.workbench.Views.FreshView;
 import java.util.List;
@@ -11,6 +12,8 @@ import org.junit.jupiter.api.Test;
 
 /** What a reader is sent of a drawing: only what it does not have. */
 class DeskMemoTest {
+  private static final PictureBook BOOK = PictureBook.empty();
+
   private static final Views.AroundView BARE = new Views.AroundView("<main>", "</main>", List.of());
 
   private static final List<FreshView> FRESH =
@@ -86,12 +89,20 @@ class DeskMemoTest {
 
   @Test
   void otherFontsAreOtherSurroundingsInWhichAllIsRenderedAnew() {
-    var before = memo.surroundings(List.of(), Facts.NONE);
+    var before = memo.surroundings(List.of(), Facts.NONE, BOOK);
     var rendered = memo.rendered();
-    assertThat(memo.surroundings(List.of(), Facts.NONE)).isSameAs(before);
+    assertThat(memo.surroundings(List.of(), Facts.NONE, BOOK)).isSameAs(before);
     assertThat(memo.rendered()).isSameAs(rendered);
     List<FontFace> faces = List.of(new FontFace("Ridge", "ridge.woff2", "woff2", 400, 400));
-    assertThat(memo.surroundings(faces, Facts.NONE)).isNotSameAs(before);
+    assertThat(memo.surroundings(faces, Facts.NONE, BOOK)).isNotSameAs(before);
+    assertThat(memo.rendered()).isNotSameAs(rendered);
+  }
+
+  @Test
+  void whereSomethingAboutPicturesChangedAllIsRenderedAnewToo() {
+    memo.surroundings(List.of(), Facts.NONE, BOOK);
+    var rendered = memo.rendered();
+    memo.surroundings(List.of(), Facts.NONE, PictureBook.empty());
     assertThat(memo.rendered()).isNotSameAs(rendered);
   }
 }

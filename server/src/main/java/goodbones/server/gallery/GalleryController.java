@@ -1,0 +1,111 @@
+package goodbones.server.gallery;
+
+import goodbones.server.pictures.Picture;
+import goodbones.server.pictures.PictureView;
+import goodbones.server.pictures.Pictures;
+import goodbones.server.problems.BadInput;
+import java.io.IOException;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+@RestController
+@RequestMapping("/api/pictures")
+class GalleryController {
+  private final Gallery gallery;
+
+  GalleryController(Gallery gallery) {
+    this.gallery = gallery;
+  }
+
+  /**
+   * A picture with how far it is used.
+   *
+   * @param uses the pages, pieces and clients' details that have it
+   * @param earlier whether it has had another file that can be put back
+   */
+  record PictureCard(PictureView picture, int uses, boolean earlier) {}
+
+  /** All pictures, the house's and every client's, also those that are put away. */
+  @GetMapping
+  List<PictureCard> pictures() {
+    return gallery.all();
+  }
+
+  /** What pages of a client may have: its own pictures and the house's. */
+  @GetMapping("/at-hand")
+  List<PictureView> atHand(@RequestParam String site) {
+    return gallery.of(site);
+  }
+
+  /**
+   * A picture that was brought in.
+   *
+   * @param leftOut what did not come along, because it could run or fetch something, or is not
+   *     known
+   */
+  record Added(PictureView picture, List<String> leftOut) {
+    static Added of(Pictures.TakenIn taken) {
+      return new Added(taken.picture(), List.copyOf(taken.leftOut()));
+    }
+  }
+
+  /**
+   * Brings a picture in.
+   *
+   * @param site whose it is; empty for the house's
+   * @param away whether it is offered nowhere, as a picture to work from
+   */
+  @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  Added add(
+      @RequestPart("file") MultipartFile file,
+      @RequestParam(defaultValue = "") String site,
+      @RequestParam(defaultValue = "false") boolean away)
+      throws IOException {
+    Pictures.TakenIn taken = gallery.add(site, name(file), content(file));
+    if (away) {
+      gallery.putAway(taken.picture().id());
+    }
+    return Added.of(taken);
+  }
+
+  /** Gives a picture another file wherever it is used. */
+  @PostMapping(path = "/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  Added replace(@PathVariable String id, @RequestPart("file") MultipartFile file)
+      throws IOException {
+    return Added.of(gallery.replace(id, name(file), content(file)));
+  }
+
+  private static String name(MultipartFile file) {
+    String name = file.getOriginalFilename();
+    return name == null ? "picture" : name;
+  }
+
+  private static byte[] content(MultipartFile file) throws IOException {
+    if (file.isEmpty()) {
+      throw new BadInput("file", "The file is empty; choose another one");
+    }
+    return file.getBytes();
+  }
+
+  /** Puts the file back that a picture had before. */
+  @PostMapping("/{id}/earlier")
+  PictureView putBack(@PathVariable String id) {
+    return gallery.putBack(id);
+  }
+
+  /** Says what a picture is; one that is used somewhere cannot be put away. */
+  @PutMapping("/{id}")
+  PictureView describe(@PathVariable String id, @RequestBody Picture.Described said) {
+    return gallery.describe(id, said);
+  }
+}

@@ -1,0 +1,341 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { Link } from 'react-router';
+import { answer, api, leftOutWords, Problem, replacePicture, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { count } from '../../ui/count';
+import { DraftInput } from '../../ui/DraftInput';
+import { inputClass } from '../../ui/inputClass';
+import { ProblemLine } from '../../ui/ProblemLine';
+import { useDraft } from '../../ui/useDraft';
+import { betterName, nextMissing, saysOf, type Card, type Picture } from './narrow';
+import { accepted, fileOf } from './usePictures';
+
+type Described = Schemas['Described'];
+
+type Props = {
+  card: Card;
+  /** Those among which it is looked at. */
+  cards: readonly Card[];
+  owner: string;
+  onTake: (id: string) => void;
+};
+
+/** One picture: what it says, what of it is seen when it is cropped, its file, where it is used. */
+export function PictureDetail({ card, cards, owner, onTake }: Props) {
+  const queries = useQueryClient();
+  const { picture } = card;
+  const [note, setNote] = useState('');
+  const [problem, setProblem] = useState('');
+  const again = async () => {
+    await queries.invalidateQueries({ queryKey: ['pictures'] });
+    await queries.invalidateQueries({ queryKey: ['survey'] });
+    await queries.invalidateQueries({ queryKey: ['frame'] });
+  };
+  const say = async (part: Partial<Described>): Promise<Problem | undefined> => {
+    const { fileName, alt, decoration, tags, focusX, focusY, away } = picture;
+    const body = { fileName, alt, decoration, tags, focusX, focusY, away, ...part };
+    try {
+      await answer(api.PUT('/api/pictures/{id}', { params: { path: { id: picture.id } }, body }));
+      await again();
+      setProblem('');
+      return undefined;
+    } catch (error) {
+      if (error instanceof Problem) return error;
+      throw error;
+    }
+  };
+  const told = async (part: Partial<Described>) => {
+    setProblem((await say(part))?.message ?? '');
+  };
+  const act = async (deed: () => Promise<string>) => {
+    setProblem('');
+    setNote('');
+    try {
+      setNote(await deed());
+      await again();
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : 'That failed; try again.');
+    }
+  };
+  return (
+    <section
+      aria-label={picture.fileName}
+      className="border-l border-line pl-5 pr-1 py-4 overflow-y-auto min-h-0 text-[13px]"
+    >
+      <Focal
+        picture={picture}
+        onSet={(focusX, focusY) => {
+          void told({ focusX, focusY });
+        }}
+      />
+      <p className="mt-1 text-soft">
+        {picture.width} × {picture.height} px, {kinds[picture.mediaType] ?? 'file'} · {owner}
+      </p>
+      <Text card={card} cards={cards} say={say} onTake={onTake} />
+      <Name picture={picture} say={say} />
+      <Tags picture={picture} say={say} />
+      <UsedIn id={picture.id} uses={card.uses} />
+      <div className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-3">
+        <Another
+          onFile={(file) =>
+            void act(async () => {
+              const words = leftOutWords(await replacePicture(picture.id, file));
+              return `The new file is in ${count(card.uses, 'place')}. ${words}`;
+            })
+          }
+        />
+        {card.earlier && (
+          <Button
+            look="quiet"
+            onClick={() =>
+              void act(async () => {
+                await answer(
+                  api.POST('/api/pictures/{id}/earlier', { params: { path: { id: picture.id } } }),
+                );
+                return 'The earlier file is back.';
+              })
+            }
+          >
+            Put the earlier file back
+          </Button>
+        )}
+        <Button look="quiet" onClick={() => void told({ away: !picture.away })}>
+          {picture.away ? 'Offer it again' : 'Put it away'}
+        </Button>
+      </div>
+      {note && (
+        <p role="status" className="mt-2 text-soft">
+          {note}
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="mt-2 text-brick">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}
+
+const kinds: Record<string, string> = {
+  'image/png': 'PNG',
+  'image/jpeg': 'JPEG',
+  'image/svg+xml': 'SVG, sharp at any size',
+};
+
+const STEP = 0.05;
+const arrows: Record<string, [number, number]> = {
+  ArrowLeft: [-STEP, 0],
+  ArrowRight: [STEP, 0],
+  ArrowUp: [0, -STEP],
+  ArrowDown: [0, STEP],
+};
+
+function within(share: number): number {
+  return Math.round(Math.min(1, Math.max(0, share)) * 100) / 100;
+}
+
+/** The picture with its focal point, which a click or the arrow keys move. */
+function Focal({ picture, onSet }: { picture: Picture; onSet: (x: number, y: number) => void }) {
+  const moved = (event: KeyboardEvent) => {
+    const by = arrows[event.key];
+    if (!by) return;
+    event.preventDefault();
+    onSet(within(picture.focusX + by[0]), within(picture.focusY + by[1]));
+  };
+  const percent = (share: number) => `${String(Math.round(share * 100))}%`;
+  return (
+    <div className="flex justify-center bg-board">
+      <button
+        type="button"
+        aria-label={`Focal point at ${percent(picture.focusX)} across, ${percent(picture.focusY)} down`}
+        title="What is to be seen when the picture is cropped: click there, or move it with the arrow keys"
+        className="relative block cursor-crosshair"
+        onKeyDown={moved}
+        onClick={(event) => {
+          if (event.detail === 0) return;
+          const box = event.currentTarget.getBoundingClientRect();
+          onSet(
+            within((event.clientX - box.left) / box.width),
+            within((event.clientY - box.top) / box.height),
+          );
+        }}
+      >
+        <img
+          src={fileOf(picture, 640)}
+          alt=""
+          className="block"
+          style={{
+            width: Math.min(320, (224 * picture.width) / picture.height),
+            aspectRatio: `${String(picture.width)} / ${String(picture.height)}`,
+          }}
+        />
+        <span
+          aria-hidden
+          className="absolute size-5 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-white outline-2 outline-verdigris bg-verdigris/30"
+          style={{ left: percent(picture.focusX), top: percent(picture.focusY) }}
+        />
+      </button>
+    </div>
+  );
+}
+
+type Say = (part: Partial<Described>) => Promise<Problem | undefined>;
+
+/** What it says; Enter goes on to the next picture that says nothing yet. */
+function Text({ card, cards, say, onTake }: Omit<Props, 'owner'> & { say: Say }) {
+  const id = useId();
+  const { picture } = card;
+  const draft = useDraft(picture.alt, (alt) => say({ alt }));
+  const next = nextMissing(cards, picture.id);
+  const focused = useRef(false);
+  return (
+    <div className="mt-3">
+      <label htmlFor={id} className="font-medium">
+        Alternative text
+      </label>
+      <textarea
+        id={id}
+        ref={(field) => {
+          // Going from one to the next, typing goes on where it was.
+          if (!field || focused.current || saysOf(picture) !== 'missing') return;
+          focused.current = true;
+          field.focus({ preventScroll: true });
+        }}
+        rows={2}
+        className={`${inputClass} mt-0.5 resize-none block`}
+        disabled={picture.decoration}
+        placeholder={
+          picture.decoration ? 'says nothing on purpose' : 'What it shows, in a few words'
+        }
+        value={picture.decoration ? '' : draft.text}
+        aria-invalid={draft.problem !== undefined}
+        aria-describedby={`${id}-problem`}
+        onChange={(event) => {
+          draft.typed(event.target.value);
+        }}
+        onBlur={() => void draft.leave()}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') draft.drop();
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          void draft.commit().then(() => {
+            if (next) onTake(next.picture.id);
+          });
+        }}
+      />
+      <ProblemLine id={`${id}-problem`} problem={draft.problem} />
+      <div className="mt-1 flex items-center gap-3">
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={picture.decoration}
+            onChange={(event) => void say({ decoration: event.target.checked })}
+          />
+          Decoration: it says nothing
+        </label>
+        {next && <span className="ml-auto text-soft text-[12px]">Enter: next without text</span>}
+      </div>
+    </div>
+  );
+}
+
+function Name({ picture, say }: { picture: Picture; say: Say }) {
+  const id = useId();
+  const draft = useDraft(picture.fileName, (fileName) => say({ fileName }));
+  const better = betterName(picture);
+  return (
+    <div className="mt-3">
+      <label htmlFor={id} className="font-medium">
+        File name
+      </label>
+      <DraftInput id={id} draft={draft} className={`${inputClass} mt-0.5`} />
+      <ProblemLine id={`${id}-problem`} problem={draft.problem} />
+      {better && (
+        <p className="mt-1">
+          The name says nothing.{' '}
+          <Button look="quiet" onClick={() => void say({ fileName: better })}>
+            Call it {better}
+          </Button>
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Tags({ picture, say }: { picture: Picture; say: Say }) {
+  const id = useId();
+  const draft = useDraft(picture.tags.join(', '), (typed) =>
+    say({ tags: typed.split(',').filter((tag) => tag.trim() !== '') }),
+  );
+  return (
+    <div className="mt-3">
+      <label htmlFor={id}>
+        <span className="font-medium">Tags</span> <span className="text-soft">with commas</span>
+      </label>
+      <DraftInput id={id} draft={draft} className={`${inputClass} mt-0.5`} />
+      <ProblemLine id={`${id}-problem`} problem={draft.problem} />
+    </div>
+  );
+}
+
+function Another({ onFile }: { onFile: (file: File) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <Button onClick={() => input.current?.click()}>Another file everywhere</Button>
+      <input
+        ref={input}
+        type="file"
+        accept={accepted}
+        aria-label="Another file everywhere"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) onFile(file);
+          event.target.value = '';
+        }}
+      />
+    </>
+  );
+}
+
+/** Where it is used, each a link. */
+function UsedIn({ id, uses }: { id: string; uses: number }) {
+  const used = useQuery({
+    queryKey: ['uses', 'picture', id],
+    queryFn: () =>
+      answer(api.GET('/api/uses/{kind}/{id}', { params: { path: { kind: 'picture', id } } })),
+    gcTime: 0,
+  });
+  const link = 'block py-0.5 truncate text-verdigris hover:underline underline-offset-2';
+  const from = encodeURIComponent(`/pictures?picture=${id}`);
+  return (
+    <section aria-label="Where used" className="mt-4">
+      <h2 className="text-[13px]">{uses === 0 ? 'Used nowhere' : 'Where used'}</h2>
+      {used.data && (
+        <ul>
+          {used.data.pages.map((page) => (
+            <li key={page.pageId}>
+              <Link className={link} to={`/sites/${page.siteId}/pages/${page.pageId}?from=${from}`}>
+                {page.title} · {page.siteName}
+              </Link>
+            </li>
+          ))}
+          {used.data.pieces.map((piece) => (
+            <li key={piece.pieceId}>
+              <Link className={link} to={`/library/${piece.pieceId}`}>
+                the piece {piece.name}
+              </Link>
+            </li>
+          ))}
+          {used.data.more > 0 && (
+            <li className="text-soft">and {count(used.data.more, 'other page')}</li>
+          )}
+        </ul>
+      )}
+    </section>
+  );
+}
