@@ -11,6 +11,7 @@ import { Whole } from '../../workbench/canvas/Whole';
 import { KeepStart } from './KeepStart';
 import { lifted, nested, stepped, type Filed } from './order';
 import { PageSettings } from './PageSettings';
+import { GonePages, TakeAway } from './TakeAway';
 import type { SitePage } from './useSites';
 
 type Props = { site: Schemas['SiteView']; onStart: () => void };
@@ -31,7 +32,7 @@ export function PagesTab({ site, onStart }: Props) {
   const left = Object.values(standIns.data ?? {}).reduce((sum, n) => sum + n, 0);
   return (
     <div className="grid grid-cols-[340px_minmax(0,1fr)_300px] gap-8 min-h-0 pt-4">
-      <section aria-label="Pages" className="min-h-0 grid grid-rows-[auto_minmax(0,1fr)]">
+      <section aria-label="Pages" className="min-h-0 grid grid-rows-[auto_minmax(0,1fr)_auto]">
         <div className="flex items-baseline justify-between pb-2">
           <h2 className="text-lg">Pages</h2>
           {left > 0 && (
@@ -53,6 +54,7 @@ export function PagesTab({ site, onStart }: Props) {
             onChoose={choose}
           />
         )}
+        <GonePages siteId={site.id} />
       </section>
       {chosen && (
         <>
@@ -62,6 +64,7 @@ export function PagesTab({ site, onStart }: Props) {
           <section aria-label="About this page" className="min-h-0 overflow-y-auto pb-8">
             <PageSettings key={chosen.id} siteId={site.id} page={chosen} />
             <KeepStart key={`keep ${chosen.id}`} site={site} page={chosen} />
+            <TakeAway key={`take ${chosen.id}`} site={site} page={chosen} />
           </section>
         </>
       )}

@@ -1,7 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { answer, api } from '../../api/client';
-import { count } from '../../ui/count';
+import { answer, api, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { count, names } from '../../ui/count';
+import { useKeep } from '../../ui/Keep';
 import { Failed, Loading } from '../../ui/States';
 
 /** What a computed check of the site finds; each finding leads to where it is mended. */
@@ -14,19 +17,21 @@ export function SurveyTab({ siteId }: { siteId: string }) {
   if (survey.error) return <Failed error={survey.error} retry={() => void survey.refetch()} />;
   if (!survey.data) return <Loading what="the survey" />;
   const all = survey.data.reduce((sum, rule) => sum + rule.findings.length, 0);
+  const wanting = survey.data.filter(({ findings }) => findings.length > 0);
+  const sound = survey.data.filter(({ findings }) => findings.length === 0);
   const here = encodeURIComponent(`/sites/${siteId}?tab=survey`);
   return (
     <div className="overflow-y-auto pt-4 pb-10 max-w-4xl">
       <p className="text-lg" role="status">
         {all === 0 ? 'Nothing was found.' : `${count(all, 'finding')} on this site.`}
       </p>
-      {survey.data.map((rule) => (
+      <MendedNote siteId={siteId} />
+      {wanting.map((rule) => (
         <section key={rule.word} aria-label={rule.title} className="mt-6">
           <header className="flex items-baseline gap-3 border-b border-ink pb-1">
             <h2 className="text-[16px]">{rule.title}</h2>
-            <span className={rule.findings.length > 0 ? 'text-ochre' : 'text-verdigris'}>
-              {rule.findings.length > 0 ? count(rule.findings.length, 'finding') : 'so it is'}
-            </span>
+            <span className="text-ochre">{count(rule.findings.length, 'finding')}</span>
+            <MendAll siteId={siteId} rule={rule} />
             <span className="ml-auto text-[12.5px] text-soft">{rule.source}</span>
           </header>
           <ul>
@@ -56,6 +61,111 @@ export function SurveyTab({ siteId }: { siteId: string }) {
           </ul>
         </section>
       ))}
+      <div className="mt-8 text-[13.5px]">
+        {sound.map((rule) => (
+          <section
+            key={rule.word}
+            aria-label={rule.title}
+            className="flex items-baseline gap-3 py-1 border-b border-hair"
+          >
+            <h2 className="text-[13.5px] font-sans font-normal">{rule.title}</h2>
+            <span className="text-verdigris">so it is</span>
+            <span className="ml-auto text-[12.5px] text-soft">{rule.source}</span>
+          </section>
+        ))}
+      </div>
     </div>
+  );
+}
+
+type Rule = Schemas['SurveyedRule'];
+type Mended = Schemas['Mended'];
+
+/** What was mended last, kept so that it can be undone. */
+const mendedKey = (siteId: string) => ['mended', siteId];
+
+function useMendedOthers(siteId: string) {
+  const queries = useQueryClient();
+  return async (mended: readonly Mended[]) => {
+    queries.setQueryData(mendedKey(siteId), mended);
+    for (const key of ['survey', 'frame', 'sites', 'publication']) {
+      await queries.invalidateQueries({ queryKey: [key] });
+    }
+  };
+}
+
+/** Mends all that needs no choice, each page in one edit. */
+function MendAll({ siteId, rule }: { siteId: string; rule: Rule }) {
+  const [busy, setBusy] = useState(false);
+  const others = useMendedOthers(siteId);
+  const n = rule.findings.filter(({ mendable }) => mendable).length;
+  const { problem, keep } = useKeep(async () => {
+    const path = { id: siteId, rule: rule.word };
+    await others(
+      await answer(api.POST('/api/sites/{id}/survey/{rule}/mend', { params: { path } })),
+    );
+  });
+  if (n === 0) return null;
+  return (
+    <>
+      <Button
+        look="quiet"
+        disabled={busy}
+        onClick={() => {
+          setBusy(true);
+          void keep().finally(() => {
+            setBusy(false);
+          });
+        }}
+      >
+        Mend{' '}
+        {n === rule.findings.length
+          ? n === 1
+            ? 'it'
+            : `all ${String(n)}`
+          : `${String(n)} of them`}
+      </Button>
+      {problem && (
+        <span role="alert" className="text-brick">
+          {problem}
+        </span>
+      )}
+    </>
+  );
+}
+
+/** Says what was mended, and takes it back in one go. */
+function MendedNote({ siteId }: { siteId: string }) {
+  const others = useMendedOthers(siteId);
+  const mended = useQuery<readonly Mended[]>({
+    queryKey: mendedKey(siteId),
+    queryFn: () => [],
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  const { problem, keep } = useKeep(async () => {
+    for (const { document, version } of mended.data ?? []) {
+      await answer(
+        api.POST('/api/pages/{id}/undo', {
+          params: { path: { id: document } },
+          body: { version },
+        }),
+      );
+    }
+    await others([]);
+  });
+  if (!mended.data || mended.data.length === 0) return null;
+  return (
+    <p className="mt-1 text-[13.5px]">
+      Mended on {names(mended.data.map(({ title }) => title))}.{' '}
+      <Button look="quiet" onClick={() => void keep()}>
+        Undo it
+      </Button>
+      {problem && (
+        <span role="alert" className="ml-2 text-brick">
+          {problem}
+        </span>
+      )}
+    </p>
   );
 }

@@ -225,4 +225,43 @@ class SitesTest extends WithDesigner {
     assertThat(designer.region("Ladder").getByText("It has level 3 after one of level 1"))
         .hasCount(0);
   }
+
+  @Test
+  @Order(20)
+  void aPageThatIsLinkedToIsTakenAwayWithWhereItsLinksLeadAndComesBack() {
+    designer.go("/sites/saltmarsh-ferries?page=sf-fares");
+    designer.button("Take this page away").click();
+    Locator sheet = page().getByRole(AriaRole.DIALOG);
+    assertThat(sheet).containsText("would lead nowhere");
+    assertThat(sheet).containsText("the menus “Main” and “Footer”");
+    sheet.getByRole(AriaRole.COMBOBOX).selectOption(new SelectOption().setLabel("Timetable"));
+    designer.button("Take it away").click();
+    assertThat(sheet).isHidden();
+    Locator tree = page().getByRole(AriaRole.TREE);
+    assertThat(tree.getByText("Fares")).hasCount(0);
+    page().getByText("1 page taken away").click();
+    assertThat(page().getByText("leads to Timetable")).isVisible();
+    designer.button("Bring Fares back").click();
+    assertThat(tree.getByText("/fares")).isVisible();
+    assertThat(page().getByText("1 page taken away")).hasCount(0);
+    designer.go("/sites/saltmarsh-ferries?page=sf-home");
+    assertThat(designer.field("Address")).hasValue("/");
+    assertThat(designer.button("Take this page away")).hasCount(0);
+  }
+
+  @Test
+  @Order(21)
+  void allThatARuleFindsIsMendedAtOnceAndUndoneAtOnce() {
+    show("/sites/tern-valley/pages/tv-how");
+    undo(1);
+    designer.go("/sites/tern-valley?tab=survey");
+    Locator rule = designer.region("No heading skips a level");
+    assertThat(rule).containsText("1 finding");
+    rule.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Mend it")).click();
+    assertThat(page().getByText("Mended on")).isVisible();
+    assertThat(rule).containsText("so it is");
+    designer.button("Undo it").click();
+    assertThat(rule).containsText("1 finding");
+    assertThat(page().getByText("Mended on")).hasCount(0);
+  }
 }

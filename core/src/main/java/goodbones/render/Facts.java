@@ -64,6 +64,7 @@ public record Facts(
    *
    * @param name the client's
    * @param logo the id of a picture; empty if the client has none
+   * @param former what leads on to a page, as {@link Links} has it
    * @param page the id of the page that is rendered; empty for none
    * @param year to be written where the year is bound
    */
@@ -73,6 +74,7 @@ public record Facts(
       Details details,
       List<Menu> menus,
       PageTree tree,
+      Map<String, String> former,
       String page,
       int year) {
     Map<Bound, String> words = new EnumMap<>(Bound.class);
@@ -80,7 +82,7 @@ public record Facts(
     words.put(Bound.NAME, name);
     words.put(Bound.YEAR, String.valueOf(year));
     tree.find(page).ifPresent(here -> words.put(Bound.PAGE, here.title()));
-    Links links = new Links(tree, details, Map.of(), Map.of());
+    Links links = new Links(tree, details, Map.of(), former);
     Map<String, List<Entry>> byName = new LinkedHashMap<>();
     for (Menu menu : menus) {
       byName.put(menu.name(), entries(menu.items(), links, page));

@@ -1,7 +1,9 @@
 package goodbones.site;
 
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Where stored links lead. Inside a site they are references, so that nothing breaks when a page or
@@ -30,7 +32,8 @@ public final class Links {
   /**
    * @param tree the pages that links can lead to
    * @param sections the addresses of sections, by page and node
-   * @param former addresses of before, each with the id of the page that it leads on to
+   * @param former addresses of before, and ids of pages that were taken away, each with the id of
+   *     the page that it leads on to
    */
   public Links(
       PageTree tree,
@@ -46,7 +49,7 @@ public final class Links {
   /** The page of the site that a link leads to, if it leads to one that there is. */
   public Optional<SitePage> page(String link) {
     if (link.startsWith(PAGE)) {
-      return tree.find(beforeHash(link.substring(PAGE.length())));
+      return ledOn(beforeHash(link.substring(PAGE.length())));
     }
     if (link.startsWith(ROLE)) {
       return ofKind(link.substring(ROLE.length()));
@@ -56,9 +59,19 @@ public final class Links {
       return tree.all().stream()
           .filter(page -> page.address().equals(address))
           .findFirst()
-          .or(() -> tree.find(former.getOrDefault(address, "")));
+          .or(() -> ledOn(former.getOrDefault(address, "")));
     }
     return Optional.empty();
+  }
+
+  /** A page, or the one that stands for it since it was taken away. */
+  private Optional<SitePage> ledOn(String pageId) {
+    Set<String> passed = new HashSet<>();
+    String id = pageId;
+    while (tree.find(id).isEmpty() && former.containsKey(id) && passed.add(id)) {
+      id = former.get(id);
+    }
+    return tree.find(id);
   }
 
   private Optional<SitePage> ofKind(String word) {

@@ -16,13 +16,15 @@ final class HeadingsInOrder extends SurveyRule {
     for (SurveyedPage.Heading heading : page.headings()) {
       if (before > 0 && heading.level() > before + 1) {
         findings.add(
-            heading.found(
-                "It has level "
-                    + heading.level()
-                    + " after one of level "
-                    + before
-                    + ": give it level "
-                    + (before + 1)));
+            heading
+                .found(
+                    "It has level "
+                        + heading.level()
+                        + " after one of level "
+                        + before
+                        + ": give it level "
+                        + (before + 1))
+                .mendedBy(OneMainHeading.level(heading, before + 1)));
       }
       before = heading.level();
     }

@@ -1,11 +1,15 @@
 package goodbones.survey;
 
 import goodbones.document.Device;
+import goodbones.document.Edit;
 import goodbones.document.NodeId;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** Words on a phone that are too small to read without enlarging them. */
 final class PhoneTextIsReadable extends SurveyRule {
@@ -29,8 +33,17 @@ final class PhoneTextIsReadable extends SurveyRule {
                 nodes.forEach(node -> small.merge(node, size, Math::min));
               }
             });
-    return document.inOrder(
-        small,
-        size -> String.format(Locale.ROOT, "%.1f px on a phone: make it at least 12 px", size));
+    return document
+        .inOrder(
+            small,
+            size -> String.format(Locale.ROOT, "%.1f px on a phone: make it at least 12 px", size))
+        .stream()
+        .map(finding -> finding.mendedBy(larger(finding.node().orElseThrow())))
+        .toList();
+  }
+
+  private static Edit larger(NodeId node) {
+    return new Edit.SetStyle(
+        node, StyleKey.parse("font-size@phone"), Optional.of(StyleValue.literal("12px")));
   }
 }

@@ -4,10 +4,13 @@ import java.util.List;
 
 /** The rules by which a site is surveyed, the gravest first. */
 public final class SiteSurvey {
+  /** By which what would dangle is found too. */
+  public static final SurveyRule LINKS = new LinksLeadSomewhere();
+
   /** All rules. */
   public static final List<SurveyRule> RULES =
       List.of(
-          new LinksLeadSomewhere(),
+          LINKS,
           new AlternativeText(),
           new ContrastIsEnough(),
           new OneMainHeading(),
@@ -15,7 +18,12 @@ public final class SiteSurvey {
           new BoundIsSet(),
           new NothingStandsIn(),
           new NothingWaits(),
+          new NothingOverflows(),
           new PhoneTextIsReadable(),
+          new TargetsAreLargeEnough(),
+          new PicturesAreSharp(),
+          new LinesAreReadable(),
+          new ValuesAreTokens(),
           new PagesAreDescribed());
 
   private SiteSurvey() {}

@@ -4,7 +4,9 @@ import goodbones.document.FieldValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.StyleKey;
 import goodbones.library.Shown;
+import goodbones.style.Layer;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +19,7 @@ public final class SurveyedDocument {
   private final boolean shared;
   private final Shown page;
   private @Nullable PageLook look;
+  private @Nullable Drawn drawn;
 
   /**
    * @param shared whether it stands around the content of pages
@@ -50,6 +53,32 @@ public final class SurveyedDocument {
       look = known;
     }
     return known;
+  }
+
+  /** How it is drawn in the client's look; found once for all rules. */
+  Drawn drawn(SurveyedSite site) {
+    Drawn known = drawn;
+    if (known == null) {
+      known = new Drawn(page, site.look());
+      drawn = known;
+    }
+    return known;
+  }
+
+  /** Whether a style value is the document's own, and no piece's. */
+  boolean isOwn(Node node, StyleKey key) {
+    return page.layers(node, key).stream()
+        .findFirst()
+        .filter(
+            layer ->
+                layer.source() == Layer.Source.OWN
+                    || layer.source() == Layer.Source.LOCAL
+                    || layer.source() == Layer.Source.ITEM)
+        .isPresent();
+  }
+
+  String id() {
+    return id;
   }
 
   Finding at(Node node, String message) {

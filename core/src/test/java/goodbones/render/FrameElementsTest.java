@@ -50,7 +50,7 @@ class FrameElementsTest {
               new Menu.Item("Call", "detail:phone", List.of())));
 
   private static String html(Node node, boolean withIds, String logo) {
-    Facts facts = Facts.of("Windrush", logo, DETAILS, List.of(MAIN), TREE, "kites", 2026);
+    Facts facts = Facts.of("Windrush", logo, DETAILS, List.of(MAIN), TREE, Map.of(), "kites", 2026);
     Surroundings surroundings =
         new Surroundings(
             Pictured.at(id -> id + ".svg"),

@@ -4,6 +4,8 @@ import static goodbones.testing.Built.node;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.document.Bound;
+import goodbones.document.Edit;
+import goodbones.document.Editor;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
@@ -27,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 class SiteSurveyTest {
@@ -42,12 +45,14 @@ class SiteSurveyTest {
           id ->
               new Pictured(
                   id,
-                  0,
-                  0,
+                  id.endsWith("100x50") ? 100 : 0,
+                  id.endsWith("100x50") ? 50 : 0,
                   id.startsWith("said") ? "A boat" : "",
                   id.startsWith("frill"),
                   Pictured.Focus.CENTRE,
-                  List.of()));
+                  id.endsWith("100x50")
+                      ? List.of(new Pictured.Size(100, id))
+                      : List.<Pictured.Size>of()));
 
   private static Node heading(String id, int level) {
     return node(id, Kind.HEADING)
@@ -208,6 +213,84 @@ class SiteSurveyTest {
           .isEqualTo(
               reason == Pin.Reason.WAITING ? List.of("waiting home/p/s") : List.<String>of());
     }
+  }
+
+  private static final String LONG = "a sentence that goes on ".repeat(20).strip();
+
+  /** One page on which every rule that can mend finds something. */
+  private static Node wanting() {
+    return node(
+        "home",
+        Kind.PAGE,
+        heading("a", 1),
+        heading("b", 3),
+        heading("c", 1),
+        node(
+            "s",
+            Kind.SECTION,
+            styled(text("small"), "font-size@phone", "9px"),
+            styled(text("long", LONG), "font-size", "12px"),
+            styled(text("red"), "color", "#1f6f64"),
+            styled(styled(button("low"), "padding-top", "0px"), "padding-bottom", "0px")));
+  }
+
+  private static Node text(String id, String words) {
+    return node(id, Kind.TEXT).withContent("words", new FieldValue.Words(words));
+  }
+
+  private static Node button(String id) {
+    return styled(styled(node(id, Kind.BUTTON), "font-size", "12px"), "line-height", "1.2")
+        .withContent("words", new FieldValue.Words("Book"))
+        .withContent("link", new FieldValue.Link("role:home"));
+  }
+
+  @Test
+  void everyMendMendsWhatWasFound() {
+    Node page = wanting();
+    Set<String> mended = new TreeSet<>();
+    for (SurveyRule rule : SiteSurvey.RULES) {
+      List<Finding> before = by(rule, page);
+      List<Edit> mends = before.stream().map(Finding::mend).flatMap(Optional::stream).toList();
+      if (!mends.isEmpty()) {
+        mended.add(rule.word());
+        page = Editor.apply(page, new Edit.Group(mends)).root();
+        assertThat(by(rule, page)).as(rule.word()).hasSize(before.size() - mends.size());
+      }
+    }
+    assertThat(mended)
+        .containsExactly(
+            "heading-order", "line-length", "main-heading", "phone-text", "target-size", "tokens");
+  }
+
+  private static List<Finding> by(SurveyRule rule, Node page) {
+    SurveyedDocument document = new SurveyedDocument("home", false, Shown.of(page));
+    List<Finding> found = new ArrayList<>(rule.in(document, SITE));
+    found.addAll(rule.on(new SurveyedPage(HOME, "Said", List.of(document)), SITE));
+    return found;
+  }
+
+  @Test
+  void whatIsDrawnLargerThanItIsOrOutOfTheScreenIsFound() {
+    Node photo = pictured("photo", new FieldValue.Picture("said 100x50", "A boat"));
+    Node wide = styled(node("wide", Kind.BOX, text("t")), "width", "900px");
+    assertThat(found("x", document("home", heading("a", 1), node("s", Kind.SECTION, photo, wide))))
+        .containsExactly("overflow home/wide", "pictures home/photo");
+    Node high = styled(styled(photo, "width", "90px"), "aspect-ratio", "1 / 1");
+    assertThat(found("x", document("home", heading("a", 1), node("s", Kind.SECTION, high))))
+        .as("90 px wide, cropped out of 180")
+        .containsExactly("pictures home/photo");
+    Node whole = styled(high, "object-fit", "contain");
+    assertThat(found("x", document("home", heading("a", 1), node("s", Kind.SECTION, whole))))
+        .isEmpty();
+  }
+
+  @Test
+  void whatReadsWellIsLeftAlone() {
+    Node narrow = styled(styled(text("n", LONG), "font-size", "12px"), "max-width", "500px");
+    Node other = styled(text("o"), "color", "#0b3d2e");
+    assertThat(
+            found("x", document("home", heading("a", 1), node("s", Kind.SECTION, narrow, other))))
+        .isEmpty();
   }
 
   private static Node text(String id) {

@@ -36,6 +36,10 @@ class GalleryApiTest {
 
   private static final Pattern PICTURE = Pattern.compile("<img [^>]*data-node=\"([^\"]*)\"");
 
+  /** What can be said of a picture. */
+  static final List<String> SAID =
+      List.of("fileName", "alt", "decoration", "tags", "focusX", "focusY", "away");
+
   private static final JsonMapper JSON = new JsonMapper();
 
   /** The start of a JPEG file and its first segment (JFIF 1.02): 2 and 18 bytes. */
@@ -105,8 +109,7 @@ class GalleryApiTest {
 
   private static Map<String, Object> said(JsonNode picture, Object... changes) {
     Map<String, Object> said = new TreeMap<>();
-    for (String key :
-        List.of("fileName", "alt", "decoration", "tags", "focusX", "focusY", "away")) {
+    for (String key : SAID) {
       said.put(key, picture.path(key));
     }
     for (int i = 0; i < changes.length; i += 2) {

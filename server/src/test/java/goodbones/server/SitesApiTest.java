@@ -378,6 +378,35 @@ class SitesApiTest {
                 "value",
                 random.nextBoolean() ? "#24331f" : "#b9c4b4"),
         () -> api.turn("tv-how", "undo"),
+        () -> api.write("/api/pages/tv-waiting/take-away", Map.of("leadsTo", "tv-how")),
+        () -> api.write("/api/sites/" + site + "/gone/tv-waiting/bring-back", Map.of()),
+        () -> {
+          JsonNode shed = api.read("/api/pictures").body();
+          for (JsonNode card : shed) {
+            if (card.path("picture").path("id").asString().equals("plots-in-june")) {
+              Map<String, Object> said = new LinkedHashMap<>();
+              card.path("picture").properties().forEach(e -> said.put(e.getKey(), e.getValue()));
+              said.keySet().retainAll(GalleryApiTest.SAID);
+              said.put("alt", random.nextBoolean() ? "" : words);
+              api.put("/api/pictures/plots-in-june", said);
+            }
+          }
+        },
+        () ->
+            api.editPage(
+                "tv-home",
+                "type",
+                "FIELD",
+                "node",
+                "tv-opening/so-picture",
+                "field",
+                "picture",
+                "value",
+                "plots-in-june",
+                "alt",
+                "",
+                "decoration",
+                random.nextBoolean()),
         () ->
             say(
                 page,
@@ -405,6 +434,63 @@ class SitesApiTest {
           other.put("phone", random.nextBoolean() ? "" : "01632 960 338");
           api.put("/api/sites/" + site + "/details", other);
         });
+  }
+
+  private List<JsonNode> findings(String site, String rule) {
+    return api.read("/api/sites/" + site + "/survey")
+        .body()
+        .valueStream()
+        .filter(each -> each.path("word").asString().equals(rule))
+        .flatMap(each -> each.path("findings").valueStream())
+        .toList();
+  }
+
+  @Test
+  void whatARuleFindsIsMendedInOneEditOfEachPageWhichCanBeUndone() {
+    String site = "quillon-clocks";
+    int before = findings(site, "phone-text").size();
+    for (String page : List.of("qc-home", "qc-bench")) {
+      for (int i = 0; i < 2; i++) {
+        String section = added(page, page, "section");
+        String text = added(page, section, "text");
+        field(page, text, "words", "Small words " + i);
+        Map<String, Object> small =
+            Api.parts(
+                "node", text,
+                "property", "font-size",
+                "device", "phone",
+                "state", "normal",
+                "value", "8px");
+        assertThat(api.editPage(page, "type", "SETTINGS", "settings", List.of(small)).status())
+            .isEqualTo(200);
+      }
+    }
+    assertThat(findings(site, "phone-text"))
+        .hasSize(before + 4)
+        .allMatch(finding -> finding.path("mendable").asBoolean());
+    String found = FullSurvey.remembered(beans, site);
+    JsonNode mended = api.write("/api/sites/" + site + "/survey/phone-text/mend", Map.of()).body();
+    assertThat(mended.valueStream().map(each -> each.path("document").asString()))
+        .contains("qc-home", "qc-bench");
+    assertThat(findings(site, "phone-text")).isEmpty();
+    for (JsonNode each : mended) {
+      assertThat(
+              api.write(
+                      "/api/pages/" + each.path("document").asString() + "/undo",
+                      Map.of("version", each.path("version").asLong()))
+                  .status())
+          .isEqualTo(200);
+    }
+    assertThat(FullSurvey.remembered(beans, site)).isEqualTo(found);
+    assertThat(api.write("/api/sites/" + site + "/survey/nothing/mend", Map.of()).status())
+        .isEqualTo(422);
+  }
+
+  /** Adds a thing and says its id. */
+  private String added(String page, String parent, String kind) {
+    JsonNode made =
+        api.editPage(page, "type", "ADD", "node", parent, "kind", kind, "value", "").body();
+    return made.path("made").get(0).asString();
   }
 
   @Test

@@ -153,7 +153,7 @@ class UsageIndexTest {
   private int step(List<String> pages, Random random) {
     String page = any(pages, random);
     String piece = any(List.copyOf(pieces.names().keySet()), random);
-    switch (random.nextInt(9)) {
+    switch (random.nextInt(10)) {
       case 0 -> {
         long version = api.page(page).path("version").asLong();
         String way = random.nextBoolean() ? "undo" : "redo";
@@ -207,10 +207,31 @@ class UsageIndexTest {
                     Map.of("pieceId", piece, "by", by, "basis", plan.path("basis").asString()))
                 .status();
       }
+      case 6 -> {
+        return random.nextInt(3) > 0
+            ? api.write("/api/pages/" + page + "/take-away", Map.of("leadsTo", "")).status()
+            : 0;
+      }
+      case 7 -> {
+        return broughtBack();
+      }
       default -> {
         return api.editPage(page, edit(page, api.page(page), random)).status();
       }
     }
+  }
+
+  /** All pages that were taken away come back. */
+  private int broughtBack() {
+    int status = 0;
+    for (JsonNode site : api.read("/api/sites").body()) {
+      String gone = "/api/sites/" + site.path("id").asString() + "/gone";
+      for (JsonNode page : api.read(gone).body()) {
+        status =
+            api.write(gone + "/" + page.path("id").asString() + "/bring-back", Map.of()).status();
+      }
+    }
+    return status;
   }
 
   private int apply(Random random) {

@@ -2,6 +2,7 @@ package goodbones.server.drawing;
 
 import goodbones.render.Facts;
 import goodbones.server.sites.ClientDetails;
+import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import java.time.Clock;
@@ -14,11 +15,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class SiteFacts {
   private final ClientDetails details;
   private final Sites sites;
+  private final PageSettings settings;
   private final Clock clock;
 
-  SiteFacts(ClientDetails details, Sites sites, Clock clock) {
+  SiteFacts(ClientDetails details, Sites sites, PageSettings settings, Clock clock) {
     this.details = details;
     this.sites = sites;
+    this.settings = settings;
     this.clock = clock;
   }
 
@@ -36,6 +39,7 @@ public class SiteFacts {
         details.of(site.id()),
         details.menus(site.id()),
         sites.tree(site.id()),
+        settings.formerAddresses(site.id()),
         page,
         Year.now(clock).getValue());
   }

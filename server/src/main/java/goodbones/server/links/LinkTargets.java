@@ -155,7 +155,7 @@ class LinkTargets {
               : sections(page.get().id()).stream()
                   .filter(one -> one.link().equals(link))
                   .findFirst();
-      if (hash >= 0 && link.startsWith(Links.PAGE) && section.isEmpty()) {
+      if (hash >= 0 && link.startsWith(Links.PAGE + page.get().id() + "#") && section.isEmpty()) {
         return new Target(link, "nowhere", "A section that is not there any more", "");
       }
       return section.orElseGet(

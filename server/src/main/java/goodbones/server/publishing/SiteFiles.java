@@ -54,6 +54,7 @@ final class SiteFiles {
   private final List<FontFace> faces;
   private final PageTree tree;
   private final Map<String, Map<String, String>> sections;
+  private final Map<String, String> former;
   private final Links links;
   private final PictureBook book;
   private final Map<String, Pictured> pictured = new HashMap<>();
@@ -78,9 +79,8 @@ final class SiteFiles {
     this.tree =
         new PageTree(from.sites().tree(siteId).all().stream().filter(SitePage::ready).toList());
     this.sections = sections(from, siteId);
-    this.links =
-        new Links(
-            tree, from.details().of(siteId), sections, from.settings().formerAddresses(siteId));
+    this.former = from.settings().formerAddresses(siteId);
+    this.links = new Links(tree, from.details().of(siteId), sections, former);
   }
 
   /** The addresses of all sections; those that are published for the first time get one. */
@@ -155,6 +155,7 @@ final class SiteFiles {
                 from.details().of(site.id()),
                 from.details().menus(site.id()),
                 tree,
+                former,
                 page,
                 Year.now(from.clock()).getValue())
             .withSections(sections.getOrDefault(page, Map.of()));

@@ -43,6 +43,16 @@ class PageEntity {
   }
 
   /**
+   * A page that is brought back; its versions go on, so that nothing takes it for an earlier one.
+   */
+  PageEntity(GonePage page, String address) {
+    this(page.id(), page.siteId(), "", address, "");
+    PageSaid said = page.said();
+    describe(new PageSaid(said.title(), address, said.description(), said.kind(), said.ready()));
+    this.version = page.version() + 1;
+  }
+
+  /**
    * @param things how many things stand directly on it
    */
   void write(String newDocument, int things, Instant at) {
@@ -86,6 +96,14 @@ class PageEntity {
   void file(String under, int at) {
     parentId = under;
     position = at;
+  }
+
+  String parentId() {
+    return parentId;
+  }
+
+  int position() {
+    return position;
   }
 
   boolean shared() {

@@ -1,6 +1,8 @@
 package goodbones.server.sites;
 
 import goodbones.server.problems.BadInput;
+import goodbones.site.Details;
+import goodbones.site.Links;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
 import java.util.ArrayList;
@@ -9,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -72,11 +75,12 @@ public class PageSettings {
           !pages.hasAddress(siteId, said.address()),
           "address",
           "Another page is at " + said.address() + " already; give this one another address");
-      SiteSheets.Kept<Former> kept = former(siteId);
-      Map<String, String> former = new TreeMap<>(kept.said().pages());
-      former.put(before, pageId);
-      former.remove(said.address());
-      sheets.write(siteId, ADDRESSES, kept.version(), new Former(former), "The former addresses");
+      leadOn(
+          siteId,
+          former -> {
+            former.put(before, pageId);
+            former.remove(said.address());
+          });
     }
     page.describe(said);
     pages.saveAndFlush(page);
@@ -87,10 +91,24 @@ public class PageSettings {
     return sheets.read(siteId, ADDRESSES, Former.class, new Former(Map.of()));
   }
 
-  /** Addresses of before, each with the page that it leads on to. */
+  /**
+   * Addresses of before, and ids of pages that are gone, each with the page that it leads on to.
+   */
   @Transactional(readOnly = true)
   public Map<String, String> formerAddresses(String siteId) {
     return former(siteId).said().pages();
+  }
+
+  /**
+   * Changes what leads on to which page.
+   *
+   * @param change is given all of it, to be changed
+   */
+  void leadOn(String siteId, Consumer<Map<String, String>> change) {
+    SiteSheets.Kept<Former> kept = former(siteId);
+    Map<String, String> former = new TreeMap<>(kept.said().pages());
+    change.accept(former);
+    sheets.write(siteId, ADDRESSES, kept.version(), new Former(former), "The former addresses");
   }
 
   /**
@@ -102,14 +120,10 @@ public class PageSettings {
   public Map<String, String> leadOn(String siteId, PageTree tree) {
     Set<String> taken = tree.all().stream().map(SitePage::address).collect(Collectors.toSet());
     Map<String, String> leads = new TreeMap<>();
-    former(siteId)
-        .said()
-        .pages()
-        .forEach(
-            (address, page) ->
-                tree.find(page)
-                    .filter(to -> !taken.contains(address))
-                    .ifPresent(to -> leads.put(address, to.address())));
+    Links links = new Links(tree, Details.NONE, Map.of(), formerAddresses(siteId));
+    former(siteId).said().pages().keySet().stream()
+        .filter(address -> address.startsWith("/") && !taken.contains(address))
+        .forEach(address -> links.page(address).ifPresent(to -> leads.put(address, to.address())));
     return leads;
   }
 

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -17,9 +18,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class PageSettingsController {
   private final PageSettings settings;
+  private final GonePages gone;
 
-  PageSettingsController(PageSettings settings) {
+  PageSettingsController(PageSettings settings, GonePages gone) {
     this.settings = settings;
+    this.gone = gone;
   }
 
   /**
@@ -54,6 +57,28 @@ class PageSettingsController {
             said.description().strip(),
             BadInput.known("kind", said.kind(), PageKind::ofWord),
             said.ready()));
+  }
+
+  /**
+   * @param leadsTo the page to which links and addresses of it lead; empty for none
+   */
+  record TakenAway(@NotNull String leadsTo) {}
+
+  /** Takes a page away; it can be brought back. */
+  @PostMapping("/pages/{id}/take-away")
+  void takeAway(@PathVariable String id, @Valid @RequestBody TakenAway request) {
+    gone.takeAway(id, request.leadsTo());
+  }
+
+  /** The pages of a site that were taken away, the last one first. */
+  @GetMapping("/sites/{id}/gone")
+  List<GonePages.GoneView> gone(@PathVariable String id) {
+    return gone.of(id);
+  }
+
+  @PostMapping("/sites/{id}/gone/{page}/bring-back")
+  void bringBack(@PathVariable String id, @PathVariable String page) {
+    gone.bringBack(id, page);
   }
 
   /** Files the pages of a site under each other, in an order. */

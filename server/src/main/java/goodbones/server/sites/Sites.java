@@ -25,6 +25,7 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +35,7 @@ import java.util.SortedMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,6 +53,7 @@ public class Sites {
 
   private final SiteRepository sites;
   private final PageRepository pages;
+  private final GonePageRepository gone;
   private final UsageIndex usage;
   private final AdoptedRepository adopted;
   private final AdoptionRepository adoptions;
@@ -70,6 +73,7 @@ public class Sites {
   Sites(
       SiteRepository sites,
       PageRepository pages,
+      GonePageRepository gone,
       UsageIndex usage,
       AdoptedRepository adopted,
       AdoptionRepository adoptions,
@@ -79,6 +83,7 @@ public class Sites {
       Clock clock) {
     this.sites = sites;
     this.pages = pages;
+    this.gone = gone;
     this.usage = usage;
     this.adopted = adopted;
     this.adoptions = adoptions;
@@ -125,10 +130,12 @@ public class Sites {
     return pages.infos(siteId);
   }
 
-  /** When a page of a site, or a part that they share, was written last; empty if it has none. */
+  /** When a page of a site, or a part that they share, was written or taken away last. */
   @Transactional(readOnly = true)
   public Optional<Instant> lastChanged(String siteId) {
-    return pages.lastChanged(siteId);
+    return Stream.of(pages.lastChanged(siteId), gone.lastGone(siteId))
+        .flatMap(Optional::stream)
+        .max(Comparator.naturalOrder());
   }
 
   /** The pages of a site as a tree. */

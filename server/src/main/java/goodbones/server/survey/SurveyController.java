@@ -19,6 +19,7 @@ class SurveyController {
    * @param document the id of the page or shared part in which it is mended
    * @param shared whether that is a shared part
    * @param node where it stands there; empty if it concerns the document as a whole
+   * @param mendable whether it can be mended without a choice
    */
   record FindingView(
       String document,
@@ -26,7 +27,8 @@ class SurveyController {
       boolean shared,
       String node,
       String nodeTitle,
-      String message) {}
+      String message,
+      boolean mendable) {}
 
   /**
    * @param source where it is written what the rule asks for
@@ -37,6 +39,18 @@ class SurveyController {
   @GetMapping("/api/sites/{id}/survey")
   List<SurveyedRule> survey(@PathVariable String id) {
     return surveys.of(id);
+  }
+
+  /**
+   * What would lead nowhere if a page were taken away.
+   *
+   * @param menus the names of the menus that lead to it
+   */
+  record Dangling(List<FindingView> links, List<String> menus) {}
+
+  @GetMapping("/api/pages/{id}/dangling")
+  Dangling dangling(@PathVariable String id) {
+    return surveys.dangling(id);
   }
 
   /** Every rule with what it finds on one page and around it, or in a shared part. */

@@ -1,5 +1,6 @@
 package goodbones.server.survey;
 
+import goodbones.document.Edit;
 import goodbones.render.Pictured;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.drawing.Wording;
@@ -14,6 +15,7 @@ import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import goodbones.server.survey.SurveyController.Dangling;
 import goodbones.server.survey.SurveyController.FindingView;
 import goodbones.server.survey.SurveyController.SurveyedRule;
 import goodbones.site.Details;
@@ -30,6 +32,8 @@ import goodbones.survey.SurveyedPage;
 import goodbones.survey.SurveyedSite;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -43,7 +47,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Surveys sites; what did not change since the last time is not looked at again. */
 @Service
-class Surveys {
+public class Surveys {
   private static final int MOST_FINDINGS = 200_000;
 
   private final Sites sites;
@@ -96,6 +100,10 @@ class Surveys {
       List<SitePage> pages,
       Map<String, Map<String, String>> sections,
       Map<String, String> former) {
+    Known without(List<SitePage> others) {
+      return new Known(site, details, menus, others, sections, former);
+    }
+
     SurveyedSite surveyed(SiteFinishes look, Function<String, Pictured> pictures) {
       Links links = new Links(new PageTree(pages), details, sections, former);
       return SurveyedSite.of(links, details, menus, !site.logo().isEmpty(), look, pictures);
@@ -120,6 +128,34 @@ class Surveys {
     return survey.told();
   }
 
+  /**
+   * What mends all that a rule finds on a site, as far as that needs no choice.
+   *
+   * @return one edit for each page or shared part that it is made in, by its id
+   */
+  @Transactional(readOnly = true)
+  public Map<String, Edit> mends(String siteId, String rule) {
+    Survey survey = survey(siteId);
+    survey.tree.all().forEach(page -> survey.lookAt(page.id()));
+    Map<String, List<Edit>> mends = new LinkedHashMap<>();
+    for (Finding finding : survey.found.getOrDefault(rule, Set.of())) {
+      finding
+          .mend()
+          .ifPresent(
+              edit -> mends.computeIfAbsent(finding.document(), id -> new ArrayList<>()).add(edit));
+    }
+    Map<String, Edit> edits = new LinkedHashMap<>();
+    mends.forEach((document, all) -> edits.put(document, new Edit.Group(all)));
+    return edits;
+  }
+
+  /** What leads to a page, and would lead nowhere without it. */
+  @Transactional(readOnly = true)
+  Dangling dangling(String pageId) {
+    Survey survey = survey(sites.siteOf(pageId));
+    return survey.dangling(pageId);
+  }
+
   private Survey survey(String siteId) {
     PageTree tree = sites.tree(siteId);
     Known now =
@@ -138,7 +174,7 @@ class Surveys {
   /** One survey of one site. */
   private final class Survey {
     private final PageTree tree;
-    private final Same known;
+    private final Known known;
     private final PictureBook book;
     private Map<String, Pictured> asked = new HashMap<>();
     private final SurveyedSite site;
@@ -150,7 +186,7 @@ class Surveys {
 
     private Survey(String siteId, PageTree tree, Known known) {
       this.tree = tree;
-      this.known = new Same(known);
+      this.known = known;
       this.book = pictures.book();
       this.site = known.surveyed(finishes.forSite(siteId), this::asked);
       this.stamp = sites.stamp(siteId);
@@ -179,6 +215,32 @@ class Surveys {
                                 page, description, read.stream().map(this::document).toList()),
                             site));
               });
+    }
+
+    /** What links the site finds to lead nowhere without a page, and not with it. */
+    private Dangling dangling(String pageId) {
+      List<SitePage> others =
+          tree.all().stream().filter(each -> !each.id().equals(pageId)).toList();
+      SurveyedSite without = known.without(others).surveyed(site.look(), book);
+      List<FindingView> links = new ArrayList<>();
+      for (String id : infos.keySet()) {
+        if (!id.equals(pageId)) {
+          List<Finding> now = SiteSurvey.LINKS.in(document(id), site);
+          SiteSurvey.LINKS.in(document(id), without).stream()
+              .filter(finding -> !now.contains(finding))
+              .map(this::view)
+              .forEach(links::add);
+        }
+      }
+      return new Dangling(
+          links,
+          known.menus().stream().filter(menu -> leadsTo(menu, pageId)).map(Menu::name).toList());
+    }
+
+    private boolean leadsTo(Menu menu, String pageId) {
+      Set<String> to = new HashSet<>();
+      menu.walk(item -> site.links().page(item.link()).map(SitePage::id).ifPresent(to::add));
+      return to.contains(pageId);
     }
 
     private List<SurveyedRule> told() {
@@ -226,7 +288,7 @@ class Surveys {
               what,
               read.stream().map(id -> info(id).version()).toList(),
               stamp,
-              known,
+              new Same(known),
               new Same(site.look()));
       Found here = Surveys.this.known.known(key).filter(kept -> kept.holds(book)).orElse(null);
       if (here == null) {
@@ -261,7 +323,8 @@ class Surveys {
           info.shared(),
           finding.node().map(node -> node.value()).orElse(""),
           title,
-          finding.message());
+          finding.message(),
+          finding.mend().isPresent());
     }
   }
 }

@@ -181,6 +181,26 @@ class Workbenches {
     return view(after, drawing(request.drawing()), outcome);
   }
 
+  /**
+   * Makes an edit that was worked out, and that can be undone like any other.
+   *
+   * @return the document's version then
+   */
+  long made(Which which, Edit edit, String label, String who) {
+    return alone(
+        which,
+        writing,
+        () -> {
+          Desk desk = held(which);
+          Set<NodeId> touched = Touched.by(edit, desk.shown().root());
+          Edited edited = desk.apply(edit, false, false);
+          history.made(desk.historyId(), label, edited.inverse());
+          Desk after = desk.write(edited);
+          note(after, who, label, touched);
+          return after.version();
+        });
+  }
+
   private Aim aim(Desk desk) {
     return new Aim(desk, pictures, new KnownHere(desk));
   }
