@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type DragEvent, type KeyboardEvent, type MouseEvent } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import sizes from '../../api/devices.json';
 import { answer, api, done, fetchText, type Schemas } from '../../api/client';
@@ -9,7 +9,7 @@ import { Empty } from '../../ui/States';
 import { useSeen } from '../../ui/useSeen';
 import { Whole } from '../../workbench/canvas/Whole';
 import { KeepStart } from './KeepStart';
-import { lifted, nested, stepped, type Filed } from './order';
+import { lifted, movedTogether, nested, put, stepped, type Filed, type Where } from './order';
 import { PageSettings } from './PageSettings';
 import { GonePages, TakeAway } from './TakeAway';
 import type { SitePage } from './useSites';
@@ -121,6 +121,10 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
     onSettled: () => queries.invalidateQueries({ queryKey: ['sites', site.id] }),
   });
   const { pages } = site;
+  /** Chosen besides the one in hand, to be moved together. */
+  const [besides, setBesides] = useState<ReadonlySet<string>>(new Set());
+  const [over, setOver] = useState<{ id: string; where: Where }>();
+  const together = new Set([chosen, ...besides].filter((id) => pages.some((p) => p.id === id)));
   const at = pages.findIndex((page) => page.id === chosen);
   const move = (next: readonly Filed[] | undefined, none: string) => {
     setSaid(next ? '' : none);
@@ -132,9 +136,41 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
     onChoose(page.id);
     list.current?.querySelector<HTMLElement>(`[data-page="${CSS.escape(page.id)}"]`)?.focus();
   };
+  const extend = (to: number) => {
+    const page = pages[to];
+    if (page) setBesides(new Set([...besides, chosen, page.id]));
+  };
+  const pick = (event: MouseEvent, id: string) => {
+    const index = pages.findIndex((page) => page.id === id);
+    if (event.ctrlKey || event.metaKey) {
+      const next = new Set([...besides, chosen]);
+      if (next.delete(id) && id !== chosen) setBesides(next);
+      else setBesides(next.add(id));
+      return;
+    }
+    if (event.shiftKey) {
+      const [from, to] = [Math.min(at, index), Math.max(at, index)];
+      setBesides(new Set(pages.slice(from, to + 1).map((page) => page.id)));
+      return;
+    }
+    setBesides(new Set());
+    onChoose(id);
+  };
+  const dropped = (target: string, where: Where) => {
+    setOver(undefined);
+    move(put(pages, together, target, where), 'They stand there already, or cannot.');
+  };
+  const ways = { ArrowUp: 'up', ArrowDown: 'down', ArrowRight: 'in', ArrowLeft: 'out' } as const;
   const onKeyDown = (event: KeyboardEvent) => {
-    const { key, altKey } = event;
-    if (altKey && key === 'ArrowUp') move(stepped(pages, chosen, -1), 'It is the first here.');
+    const { key, altKey, shiftKey } = event;
+    if (altKey && together.size > 1 && key in ways)
+      move(movedTogether(pages, together, ways[key as keyof typeof ways]), 'They cannot go there.');
+    else if (shiftKey && (key === 'ArrowDown' || key === 'ArrowUp')) {
+      const step = key === 'ArrowDown' ? 1 : -1;
+      extend(at + step);
+      go(at + step);
+    } else if (key === 'Escape' && besides.size > 0) setBesides(new Set());
+    else if (altKey && key === 'ArrowUp') move(stepped(pages, chosen, -1), 'It is the first here.');
     else if (altKey && key === 'ArrowDown') move(stepped(pages, chosen, 1), 'It is the last here.');
     else if (altKey && key === 'ArrowRight')
       move(nested(pages, chosen), 'There is no page before it to file it under.');
@@ -155,6 +191,7 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
         ref={list}
         role="tree"
         aria-label="Pages"
+        aria-multiselectable
         className="overflow-y-auto border-t border-line pr-1"
         onKeyDown={onKeyDown}
       >
@@ -163,16 +200,31 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
             key={each.id}
             page={each}
             current={each.id === chosen}
+            selected={together.has(each.id)}
+            over={over?.id === each.id ? over.where : undefined}
             standIns={standIns[each.id] ?? 0}
-            onChoose={() => {
+            onChoose={(event) => {
+              pick(event, each.id);
+            }}
+            onDrag={() => {
+              if (together.has(each.id)) return;
+              setBesides(new Set());
               onChoose(each.id);
+            }}
+            onOver={(where) => {
+              setOver(where && { id: each.id, where });
+            }}
+            onDrop={(where) => {
+              dropped(each.id, where);
             }}
             onOpen={() => void navigate(`/sites/${site.id}/pages/${each.id}`)}
           />
         ))}
       </ul>
       <div className="flex flex-wrap items-center gap-x-3 border-t border-line py-2 text-[13px]">
-        <span className="text-soft">Move it</span>
+        <span className="text-soft">
+          {together.size > 1 ? `Drag ${String(together.size)} pages, or Alt and arrows` : 'Move it'}
+        </span>
         <Button
           look="quiet"
           title="Alt ↑"
@@ -223,15 +275,37 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
 type RowProps = {
   page: SitePage;
   current: boolean;
+  selected: boolean;
+  /** Where what is dragged would land, if over this page. */
+  over: Where | undefined;
   standIns: number;
-  onChoose: () => void;
+  onChoose: (event: MouseEvent) => void;
+  onDrag: () => void;
+  onOver: (where: Where | undefined) => void;
+  onDrop: (where: Where) => void;
   onOpen: () => void;
 };
 
 /** The width of the miniature in a row, and its height, in px. */
 const MINIATURE = { width: 54, height: 66 };
 
-function Row({ page, current, standIns, onChoose, onOpen }: RowProps) {
+/** The edges of a row put beside it, its middle under it. */
+function whereOver(event: DragEvent<HTMLElement>): Where {
+  const { top, height } = event.currentTarget.getBoundingClientRect();
+  const share = (event.clientY - top) / height;
+  if (share < 0.3) return 'before';
+  return share > 0.7 ? 'after' : 'under';
+}
+
+const landing: Record<Where, string> = {
+  before: 'shadow-[inset_0_3px_0_0_var(--color-verdigris)]',
+  after: 'shadow-[inset_0_-3px_0_0_var(--color-verdigris)]',
+  under: 'outline-2 outline-dashed -outline-offset-2 outline-verdigris',
+};
+
+function Row(props: RowProps) {
+  const { page, current, selected, over, standIns, onChoose, onDrag, onOver, onDrop, onOpen } =
+    props;
   const [place, seen] = useSeen<HTMLLIElement>();
   const address = `/api/pages/${page.id}/frame`;
   const html = useQuery({
@@ -244,13 +318,30 @@ function Row({ page, current, standIns, onChoose, onOpen }: RowProps) {
       ref={place}
       role="treeitem"
       aria-level={page.depth + 1}
-      aria-selected={current}
+      aria-selected={selected}
+      draggable
       data-page={page.id}
       tabIndex={current ? 0 : -1}
-      className={`flex items-center gap-3 py-1.5 px-2 border-b border-hair cursor-pointer ${current ? 'bg-verdigris-tint' : 'hover:bg-sheet'}`}
+      className={`flex items-center gap-3 py-1.5 px-2 border-b border-hair cursor-pointer ${selected ? 'bg-verdigris-tint' : 'hover:bg-sheet'} ${over ? landing[over] : ''}`}
       style={{ paddingLeft: 8 + page.depth * 22 }}
       onClick={onChoose}
       onDoubleClick={onOpen}
+      onDragStart={(event) => {
+        event.dataTransfer.setData('text/plain', page.title);
+        event.dataTransfer.effectAllowed = 'move';
+        onDrag();
+      }}
+      onDragOver={(event) => {
+        event.preventDefault();
+        onOver(whereOver(event));
+      }}
+      onDragLeave={() => {
+        onOver(undefined);
+      }}
+      onDrop={(event) => {
+        event.preventDefault();
+        onDrop(whereOver(event));
+      }}
     >
       <span
         aria-hidden

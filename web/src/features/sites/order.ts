@@ -59,3 +59,56 @@ export function lifted(pages: readonly Page[], id: string): readonly Filed[] | u
   const moved = mine.map((each) => (each.id === id ? { ...each, parent: parent.parent } : each));
   return filed([...rest.slice(0, end), ...moved, ...rest.slice(end)]);
 }
+
+/** Where something is let go: beside a page, or as the last of those filed under it. */
+export type Where = 'before' | 'after' | 'under';
+
+/**
+ * Puts pages with all below them beside another page or under it, in their order.
+ *
+ * @returns nothing where they stand so, or where they would be filed under themselves
+ */
+export function put(
+  pages: readonly Page[],
+  ids: ReadonlySet<string>,
+  target: string,
+  where: Where,
+): readonly Filed[] | undefined {
+  const moved: Page[] = [];
+  const tops = new Set<string>();
+  pages.forEach((page, at) => {
+    if (!ids.has(page.id) || moved.includes(page)) return;
+    tops.add(page.id);
+    moved.push(...branch(pages, at));
+  });
+  const to = pages.find(({ id }) => id === target);
+  if (!to || moved.length === 0 || moved.includes(to)) return undefined;
+  const parent = where === 'under' ? to.id : to.parent;
+  const rest = pages.filter((page) => !moved.includes(page));
+  const at = rest.indexOf(to);
+  const place = where === 'before' ? at : at + branch(rest, at).length;
+  const next = filed([
+    ...rest.slice(0, place),
+    ...moved.map((page) => (tops.has(page.id) ? { ...page, parent } : page)),
+    ...rest.slice(place),
+  ]);
+  return JSON.stringify(next) === JSON.stringify(filed(pages)) ? undefined : next;
+}
+
+/** Moves several pages together by a key: up, down, under the one before them, or a level up. */
+export function movedTogether(
+  pages: readonly Page[],
+  ids: ReadonlySet<string>,
+  way: 'up' | 'down' | 'in' | 'out',
+): readonly Filed[] | undefined {
+  const chosen = pages.filter(({ id }) => ids.has(id));
+  const first = chosen[0];
+  if (!first) return undefined;
+  const level = pages.filter(({ parent }) => parent === first.parent);
+  const last = level.filter(({ id }) => ids.has(id)).at(-1);
+  const before = level[level.indexOf(first) - 1];
+  const after = last && level.slice(level.indexOf(last) + 1).find(({ id }) => !ids.has(id));
+  if (way === 'out') return put(pages, ids, first.parent, 'after');
+  if (way === 'down') return after && put(pages, ids, after.id, 'after');
+  return before && put(pages, ids, before.id, way === 'up' ? 'before' : 'under');
+}

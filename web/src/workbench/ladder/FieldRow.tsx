@@ -27,8 +27,8 @@ type SlotProps = Omit<Props, 'site' | 'page'>;
 export function FieldRow({ field, node, inPiece, site, page, onEdit }: Props) {
   const id = useId();
   const [refused, setRefused] = useState('');
-  const set = async (value: string) => {
-    const failed = await onEdit({ type: 'FIELD', node: node.id, field: field.key, value });
+  const set = async (value: string, more: { newTab?: boolean } = {}) => {
+    const failed = await onEdit({ type: 'FIELD', node: node.id, field: field.key, value, ...more });
     setRefused(failed?.message ?? '');
   };
   return (
@@ -57,13 +57,26 @@ export function FieldRow({ field, node, inPiece, site, page, onEdit }: Props) {
           ))}
         </select>
       ) : field.type === 'link' ? (
-        <LinkField
-          label={field.label}
-          site={site}
-          page={page}
-          value={field.value}
-          onChange={(link) => void set(link)}
-        />
+        <>
+          <LinkField
+            label={field.label}
+            site={site}
+            page={page}
+            value={field.value}
+            onChange={(link) => void set(link, { newTab: field.newTab })}
+          />
+          {field.value !== '' && (
+            <label className="mt-1 flex items-center gap-1.5 text-[12.5px]">
+              <input
+                type="checkbox"
+                className="accent-verdigris"
+                checked={field.newTab}
+                onChange={(e) => void set(field.value, { newTab: e.target.checked })}
+              />
+              Open it in a new tab
+            </label>
+          )}
+        </>
       ) : field.type === 'menu' ? (
         <MenuField id={id} site={site} value={field.value} onChange={(menu) => void set(menu)} />
       ) : (

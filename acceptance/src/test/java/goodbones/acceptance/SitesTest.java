@@ -264,4 +264,35 @@ class SitesTest extends WithDesigner {
     assertThat(rule).containsText("1 finding");
     assertThat(page().getByText("Mended on")).hasCount(0);
   }
+
+  private static Locator row(String title) {
+    return page()
+        .getByRole(AriaRole.TREEITEM)
+        .filter(new Locator.FilterOptions().setHas(page().getByText(title).first()));
+  }
+
+  private static List<String> titles() {
+    return page().getByRole(AriaRole.TREEITEM).locator("span.font-medium").allInnerTexts();
+  }
+
+  @Test
+  @Order(22)
+  void pagesAreFiledByDraggingThemAndSeveralAtOnceByKeys() {
+    designer.go("/sites/saltmarsh-ferries");
+    assertThat(row("Timetable")).hasAttribute("aria-level", "1");
+    row("Timetable").dragTo(row("The islands"));
+    assertThat(row("Timetable")).hasAttribute("aria-level", "2");
+    assertThat(titles())
+        .containsExactly("Home", "Fares", "The islands", "Timetable", "Before you sail");
+    row("Timetable").focus();
+    press("Alt+ArrowLeft");
+    assertThat(row("Timetable")).hasAttribute("aria-level", "1");
+    row("Fares").click();
+    press("Shift+ArrowDown");
+    assertThat(page().getByText("Drag 2 pages, or Alt and arrows")).isVisible();
+    press("Alt+ArrowDown");
+    page().waitForCondition(() -> titles().get(1).equals("Timetable"));
+    assertThat(titles())
+        .containsExactly("Home", "Timetable", "Fares", "The islands", "Before you sail");
+  }
 }

@@ -109,10 +109,19 @@ public sealed interface FieldValue {
     }
   }
 
-  /** Where a link goes: an address in the site ({@code /fares}), {@code #name}, or outside. */
-  record Link(String target) implements FieldValue {
+  /**
+   * Where a link goes: a reference inside the site, or an address outside.
+   *
+   * @param newTab whether it opens beside the page that it stands on
+   */
+  record Link(String target, boolean newTab) implements FieldValue {
     public Link {
       Objects.requireNonNull(target, "target");
+    }
+
+    /** In the tab of the page that it stands on. */
+    public Link(String target) {
+      this(target, false);
     }
   }
 

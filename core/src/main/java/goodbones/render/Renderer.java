@@ -347,8 +347,11 @@ public final class Renderer {
   }
 
   private String href(Node node) {
-    String target = node.content().get("link") instanceof FieldValue.Link link ? link.target() : "";
-    return href(target);
+    if (!(node.content().get("link") instanceof FieldValue.Link link)) {
+      return "";
+    }
+    String href = href(link.target());
+    return href.isEmpty() || !link.newTab() ? href : href + " target=\"_blank\" rel=\"noopener\"";
   }
 
   /** What leads nowhere is no link. */

@@ -197,6 +197,22 @@ class RendererTest {
   }
 
   @Test
+  void aLinkOpensBesideThePageOnlyWhereThatIsSaidAndItLeadsSomewhere() {
+    Node button =
+        Node.of(NodeId.of("b"), Kind.BUTTON, "").withContent("words", new FieldValue.Words("Book"));
+    assertThat(render(section(button.withContent("link", link("/a", true))), false).body())
+        .contains("href=\"/a\" target=\"_blank\" rel=\"noopener\"");
+    assertThat(render(section(button.withContent("link", link("/a", false))), false).body())
+        .doesNotContain("_blank");
+    assertThat(render(section(button.withContent("link", link("", true))), false).body())
+        .doesNotContain("_blank");
+  }
+
+  private static FieldValue.Link link(String to, boolean newTab) {
+    return new FieldValue.Link(to, newTab);
+  }
+
+  @Test
   void whatMattersInAPictureIsSeenHoweverItIsCropped() {
     FieldValue.Picture ferry = new FieldValue.Picture("ferry", "");
     Node picture = Node.of(NodeId.of("p"), Kind.PICTURE, "").withContent("picture", ferry);

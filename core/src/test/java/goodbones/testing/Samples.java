@@ -244,7 +244,8 @@ public final class Samples {
                       "https://example.org",
                       "page:p-1#band",
                       "role:home",
-                      "detail:phone")));
+                      "detail:phone")),
+              oneIn(4));
       case MENU -> new FieldValue.Menu(any(List.of("Main", "Footer")));
       case LEVEL -> new FieldValue.Level(1 + random.nextInt(6));
     };
@@ -253,7 +254,7 @@ public final class Samples {
   /** A picture whose id says its width and height in px. */
   public FieldValue.Picture picture() {
     return new FieldValue.Picture(
-        any(List.of("300x200", "120x120", "90x160", "1x1", "2000x30")), "A picture");
+        any(List.of("300x200", "120x120", "90x160", "1x1", "2000x30")), "A picture", oneIn(6));
   }
 
   /** A node of a kind with contents and settings, without children. */

@@ -21,11 +21,17 @@ sealed interface ContentEdit extends AskedEdit {
    *
    * @param value words, an address, a level or a picture's id; an empty picture takes it away
    * @param alt a picture's alternative text here; empty for its own
+   * @param newTab whether a link opens beside the page
    * @param decoration whether a picture says nothing here, whatever its own text is
    */
   @JsonTypeName("FIELD")
   record SetField(
-      String node, String field, String value, @Nullable String alt, @Nullable Boolean decoration)
+      String node,
+      String field,
+      String value,
+      @Nullable String alt,
+      @Nullable Boolean decoration,
+      @Nullable Boolean newTab)
       implements ContentEdit {
     @Override
     public ReadEdit read(Aim aim) {
@@ -38,7 +44,7 @@ sealed interface ContentEdit extends AskedEdit {
         Field wanted, @Nullable FieldValue before, Pictures pictures) {
       return switch (wanted.type()) {
         case WORDS -> Optional.of(words(before, value.replace("\r\n", "\n")));
-        case LINK -> Optional.of(new FieldValue.Link(value.strip()));
+        case LINK -> Optional.of(new FieldValue.Link(value.strip(), Boolean.TRUE.equals(newTab)));
         case MENU -> Optional.of(new FieldValue.Menu(value.strip()));
         case LEVEL -> Optional.of(new FieldValue.Level(level(value)));
         case PICTURE -> {

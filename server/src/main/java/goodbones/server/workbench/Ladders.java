@@ -266,6 +266,7 @@ final class Ladders {
         Wording.text(value),
         value instanceof FieldValue.Picture picture ? picture.alt() : "",
         value instanceof FieldValue.Picture picture && picture.decoration(),
+        value instanceof FieldValue.Link link && link.newTab(),
         ofSite ? "site" : says.slots().contains(field.key()) ? "own" : "fixed",
         filledForSite || shown.isChanged(node.id(), Aspect.content(field.key())),
         library.map(n -> Wording.text(n.content().get(field.key()))).orElse(""),

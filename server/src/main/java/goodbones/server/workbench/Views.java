@@ -312,6 +312,7 @@ final class Views {
    * @param type words, picture, link or level
    * @param alt the alternative text of a picture here; empty for its own
    * @param decoration whether a picture says nothing here
+   * @param newTab whether a link opens beside the page
    * @param filled who fills it: {@code fixed}, {@code own} or {@code site}
    * @param local whether the placement, or the site, has a value of its own
    * @param library the piece's value, where the node comes out of a placement
@@ -325,6 +326,7 @@ final class Views {
       String value,
       String alt,
       boolean decoration,
+      boolean newTab,
       String filled,
       boolean local,
       String library,

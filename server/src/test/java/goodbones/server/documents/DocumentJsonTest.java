@@ -46,7 +46,7 @@ class DocumentJsonTest {
             new LocalKey(HEADING, Aspect.content("level")),
             new LocalValue.ContentIs(new FieldValue.Level(3)),
             new LocalKey(NodeId.of("s"), Aspect.content("picture")),
-            new LocalValue.ContentIs(new FieldValue.Picture("ferry", "A ferry")),
+            new LocalValue.ContentIs(new FieldValue.Picture("ferry", "A ferry", true)),
             new LocalKey(HEADING, Aspect.style(HOVER)),
             new LocalValue.StyleIs(Optional.empty()),
             new LocalKey(HEADING, Aspect.VISIBILITY),
