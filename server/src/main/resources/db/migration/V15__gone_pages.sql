@@ -7,6 +7,7 @@ create table gone_page (
   description varchar(500) not null,
   kind        varchar(20) not null,
   parent_id   varchar(64) not null,
+  position    int not null,
   ready       boolean not null,
   document    clob not null,
   version     bigint not null,

@@ -67,6 +67,7 @@ class GonePagesApiTest {
         .contains("sf-home");
     assertThat(dangling("sf-fares").path("menus").toString()).contains("Main");
     Document before = published("");
+    List<String> filed = pages();
     assertThat(before.select("main a.button").eachAttr("href")).contains("fares/");
 
     assertThat(takeAway("sf-fares", "sf-timetable").status()).isEqualTo(200);
@@ -84,6 +85,7 @@ class GonePagesApiTest {
         .endsWith("url=../timetable/");
 
     assertThat(bringBack("sf-fares").status()).isEqualTo(200);
+    assertThat(pages()).as("it stands where it stood").isEqualTo(filed);
     assertThat(published("").body().html()).isEqualTo(before.body().html());
     assertThat(api.read("/api/sites/" + SITE + "/gone").body().size()).isZero();
   }

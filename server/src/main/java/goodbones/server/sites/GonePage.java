@@ -20,6 +20,7 @@ class GonePage {
   private String description = "";
   private String kind = PageKind.PAGE.word();
   private String parentId = "";
+  private int position;
   private boolean ready = true;
 
   @JdbcTypeCode(SqlTypes.LONG32VARCHAR)
@@ -51,6 +52,7 @@ class GonePage {
     this.kind = said.kind().word();
     this.ready = said.ready();
     this.parentId = page.parentId();
+    this.position = page.position();
     this.document = page.document();
     this.version = page.version();
     this.stamp = stamp;
@@ -72,6 +74,10 @@ class GonePage {
 
   String parentId() {
     return parentId;
+  }
+
+  int position() {
+    return position;
   }
 
   String document() {

@@ -151,9 +151,7 @@ class GonePages {
     PageSaid said = page.said();
     String address = freeAddress(siteId, said.address());
     PageEntity back = new PageEntity(page, address);
-    back.file(
-        pages.existsById(page.parentId()) ? page.parentId() : "",
-        (int) pages.countBySiteId(siteId));
+    back.file(pages.existsById(page.parentId()) ? page.parentId() : "", page.position());
     back.write(DocumentJson.write(root), root.children().size(), clock.instant());
     entities.persist(back);
     gone.delete(page);
