@@ -3,6 +3,7 @@ import { useEffect, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, leftOutWords, Problem, uploadPicture, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Failed, Loading } from '../../ui/States';
 import { useWidth } from '../../ui/useWidth';
 import { Frame } from '../../workbench/canvas/Frame';
 import { inputClass } from '../../ui/inputClass';
@@ -30,6 +31,7 @@ export function NewClientScreen() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const tried = useBrand(brand);
+  const sets = useReadySets();
   const change = (part: Partial<Brand>) => {
     setBrand({ ...brand, ...part });
   };
@@ -44,6 +46,9 @@ export function NewClientScreen() {
       setBusy(false);
     }
   };
+  // What comes later would move the button while it is clicked.
+  if (sets.error) return <Failed error={sets.error} retry={() => void sets.refetch()} />;
+  if (!sets.data) return <Loading what="the ready sets" />;
   return (
     <main className="h-full grid grid-cols-[440px_minmax(0,1fr)]">
       <section
@@ -84,17 +89,18 @@ export function NewClientScreen() {
             />
             px
           </label>
-          {(problem || tried?.problem) && (
-            <p role="alert" className="text-brick">
-              {problem || tried?.problem}
-            </p>
-          )}
           <div className="flex items-center gap-3">
             <Button look="main" type="submit" disabled={busy || brand.name.trim() === ''}>
               {brand.name.trim() ? `Start ${brand.name.trim()}` : 'Start this client'}
             </Button>
             {brand.name.trim() === '' && <span className="text-soft">Give it a name first.</span>}
           </div>
+          {/* Below the button, which must not move while it is clicked. */}
+          {(problem || tried?.problem) && (
+            <p role="alert" className="text-brick">
+              {problem || tried?.problem}
+            </p>
+          )}
         </form>
       </section>
       <section
@@ -148,12 +154,16 @@ function Drawing({ html }: { html: string | undefined }) {
 
 type PartProps = { brand: Brand; change: (part: Partial<Brand>) => void };
 
-function ReadySets({ chosen, change }: { chosen: string; change: PartProps['change'] }) {
-  const sets = useQuery({
+function useReadySets() {
+  return useQuery({
     queryKey: ['ready-sets'],
     queryFn: () => answer(api.GET('/api/brands/sets')),
     staleTime: Infinity,
   });
+}
+
+function ReadySets({ chosen, change }: { chosen: string; change: PartProps['change'] }) {
+  const sets = useReadySets();
   return (
     <fieldset>
       <legend className="font-medium">Start from a ready set</legend>
