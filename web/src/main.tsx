@@ -23,7 +23,8 @@ if (!root) throw new Error('index.html has no element with the id root');
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={client}>
-      <BrowserRouter>
+      {/* Drawn before the next key or click is taken: what they act on is what was asked for last. */}
+      <BrowserRouter useTransitions={false}>
         <App />
       </BrowserRouter>
     </QueryClientProvider>

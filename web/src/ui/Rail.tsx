@@ -8,7 +8,7 @@ type Props<Question extends string> = {
   asked: readonly Asked<Question>[];
   wanted: Record<Question, string>;
   counts: (question: Question, answer: string) => number;
-  onSet: (key: Question, value: string) => void;
+  onSet: (answers: Readonly<Record<string, string>>) => void;
 };
 
 /** The questions that narrow a list down, each answer with how many things it would leave. */
@@ -33,7 +33,7 @@ export function Rail<Question extends string>({ asked, wanted, counts, onSet }: 
                         aria-pressed={on}
                         className={`w-full min-h-6 flex items-center gap-2 text-left px-2 ${on ? 'bg-verdigris-tint text-verdigris-deep font-medium' : 'hover:bg-board'}`}
                         onClick={() => {
-                          onSet(key, on ? '' : word);
+                          onSet({ [key]: on ? '' : word });
                         }}
                       >
                         <span className="min-w-0 truncate" title={title}>

@@ -1,6 +1,5 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { BarSlot } from '../../ui/Bar';
 import { Button } from '../../ui/Button';
 import { Failed, Loading, Mark } from '../../ui/States';
@@ -12,6 +11,7 @@ import { Schemes } from './Schemes';
 import { TokensTab } from './TokensTab';
 import { Typefaces } from './Typefaces';
 import { useFinishes } from './useFinishes';
+import { useAddress } from '../../ui/useAddress';
 
 const tabs = [
   { key: 'tokens', title: 'Tokens' },
@@ -24,7 +24,7 @@ const tabs = [
 /** Tokens and named styles: the house’s, and every client’s own on top. */
 export function FinishesScreen() {
   const finishes = useFinishes();
-  const [search, setSearch] = useSearchParams();
+  const { params, set } = useAddress();
   const [releasing, setReleasing] = useState(false);
   const { table, undo, redo } = finishes;
 
@@ -50,25 +50,12 @@ export function FinishesScreen() {
     return <Failed error={finishes.query.error} retry={() => void finishes.query.refetch()} />;
   }
   if (!table) return <Loading what="the finishes" />;
-  const tab = tabs.find((t) => t.key === search.get('tab'))?.key ?? 'tokens';
-  const wanted = search.get('look');
+  const tab = tabs.find((t) => t.key === params.get('tab'))?.key ?? 'tokens';
+  const wanted = params.get('look');
   const look =
     wanted === 'house'
       ? ''
       : ((table.sites.find((site) => site.id === wanted) ?? table.sites[0])?.id ?? '');
-  const set = (entries: Record<string, string>) => {
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        for (const [name, value] of Object.entries(entries)) {
-          if (value === '') next.delete(name);
-          else next.set(name, value);
-        }
-        return next;
-      },
-      { replace: true },
-    );
-  };
   const behind = table.sites.filter((site) => site.behind);
   const shared = { table, look, edit: finishes.edit, set };
   return (
@@ -138,11 +125,11 @@ export function FinishesScreen() {
       {tab === 'tokens' && (
         <TokensTab
           {...shared}
-          search={search}
+          params={params}
           refresh={async () => (await finishes.query.refetch()).data}
         />
       )}
-      {tab === 'styles' && <NamedStyles {...shared} search={search} />}
+      {tab === 'styles' && <NamedStyles {...shared} params={params} />}
       {tab === 'schemes' && <Schemes {...shared} />}
       {tab === 'contrast' && <ContrastTab {...shared} />}
       {tab === 'typefaces' && <Typefaces {...shared} />}

@@ -17,17 +17,17 @@ import { Swatch } from './Swatch';
 import { useReach, type FinishesEdit } from './useFinishes';
 
 type Row = Schemas['StyleRow'];
-type Props = Parts & { search: URLSearchParams };
+type Props = Parts & { params: URLSearchParams };
 
 /** Kinds that have no words of their own to show. */
 const wordless = ['page', 'section', 'row', 'column', 'picture'].map((kind) => `kind:${kind}`);
 
 /** Bundles of settings with a name, and how every element of a kind looks, each shown as it is. */
-export function NamedStyles({ table, look, edit, set, search }: Props) {
+export function NamedStyles({ table, look, edit, set, params }: Props) {
   const visible = table.styles.filter((style) => style.site === '' || style.site === look);
   const named = visible.filter((style) => !style.id.startsWith('kind:'));
   const kinds = visible.filter((style) => style.id.startsWith('kind:'));
-  const chosen = visible.find((style) => style.id === search.get('style')) ?? visible[0];
+  const chosen = visible.find((style) => style.id === params.get('style')) ?? visible[0];
   const [name, setName] = useState('');
   const [problem, setProblem] = useState('');
   const add = async () => {

@@ -11,7 +11,7 @@ import type { Table } from './table';
 import { useTry, type FinishesEdit } from './useFinishes';
 
 type Props = Parts & {
-  search: URLSearchParams;
+  params: URLSearchParams;
   /** Fetches the table anew. */
   refresh: () => Promise<Table | undefined>;
 };
@@ -20,12 +20,12 @@ type Props = Parts & {
 type Typed = { place: string; value: string; bySlider: boolean; on: string };
 
 /** Tokens as rows, the house and the clients as columns, and a specimen that follows the hand. */
-export function TokensTab({ table, look, edit, set, search, refresh }: Props) {
+export function TokensTab({ table, look, edit, set, params, refresh }: Props) {
   const site = useSite(look);
-  const wantedToken = search.get('token') ?? '';
+  const wantedToken = params.get('token') ?? '';
   const token = table.tokens.find((t) => t.id === wantedToken || t.name === wantedToken);
-  const column = search.get('column') ?? '';
-  const page = search.get('page') ?? '';
+  const column = params.get('column') ?? '';
+  const page = params.get('page') ?? '';
   const pages = site.data?.pages ?? [];
   const stands = token && (column === '' ? token.house.value : (token.sites[column]?.value ?? ''));
   const place = `${token?.id ?? ''} ${column}`;

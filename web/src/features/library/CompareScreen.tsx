@@ -1,18 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { MarkedFrame } from '../../workbench/canvas/MarkedFrame';
 import { deviceOf, devices } from '../../workbench/engine/devices';
+import { useAddress } from '../../ui/useAddress';
 
 /** Two revisions of a piece side by side, what differs marked and said in words. */
 export function CompareScreen() {
   const { pieceId = '' } = useParams();
-  const [search, setSearch] = useSearchParams();
-  const site = search.get('site') ?? '';
-  const from = Number(search.get('from'));
-  const to = Number(search.get('to'));
-  const device = deviceOf(search.get('device'));
+  const { params, set } = useAddress();
+  const site = params.get('site') ?? '';
+  const from = Number(params.get('from'));
+  const to = Number(params.get('to'));
+  const device = deviceOf(params.get('device'));
   const path = { id: pieceId };
   const compared = useQuery({
     queryKey: ['compared', pieceId, from, to, site],
@@ -28,11 +29,6 @@ export function CompareScreen() {
   if (failed) return <Failed error={failed} />;
   if (!compared.data || !revisions.data || !pieces.data) return <Loading what="both revisions" />;
   const name = pieces.data.find((piece) => piece.id === pieceId)?.name ?? '';
-  const set = (key: string, value: string) => {
-    const next = new URLSearchParams(search);
-    next.set(key, value);
-    setSearch(next, { replace: true });
-  };
   const changes = compared.data.changes;
   return (
     <main className="h-full grid grid-rows-[auto_minmax(0,1fr)] px-8 pt-6">
@@ -48,7 +44,7 @@ export function CompareScreen() {
           value={String(from)}
           revisions={revisions.data}
           onChange={(value) => {
-            set('from', value);
+            set({ from: value });
           }}
         />
         <Choice
@@ -56,7 +52,7 @@ export function CompareScreen() {
           value={String(to)}
           revisions={revisions.data}
           onChange={(value) => {
-            set('to', value);
+            set({ to: value });
           }}
         />
         <label className="flex items-center gap-2">
@@ -64,7 +60,7 @@ export function CompareScreen() {
           <select
             value={device}
             onChange={(e) => {
-              set('device', e.target.value);
+              set({ device: e.target.value });
             }}
             className="border border-line bg-sheet px-2 py-1.5 rounded-[2px]"
           >

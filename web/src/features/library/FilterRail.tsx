@@ -8,7 +8,7 @@ type Props = {
   wanted: Wanted;
   choices: Schemas['Choices'];
   clients: readonly { id: string; name: string }[];
-  onSet: (key: string, value: string) => void;
+  onSet: (answers: Readonly<Record<string, string>>) => void;
 };
 
 const MOST_TAGS = 12;

@@ -1,7 +1,8 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Button } from '../../ui/Button';
-import { count } from '../../ui/count';
+import { ListHead } from '../../ui/ListHead';
+import { useAddress } from '../../ui/useAddress';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { useSites } from '../sites/useSites';
 import { Cards, sizes, type Size } from './Cards';
@@ -24,7 +25,7 @@ const none: readonly Card[] = [];
 
 /** What is looked for, kept in the address so that it leads back here. */
 function useWanted() {
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const wanted = useMemo(() => {
     const asked = { ...everything };
     for (const key of ['words', 'kind', 'purpose', 'client', 'state', 'tag'] as const) {
@@ -34,16 +35,6 @@ function useWanted() {
     return asked;
   }, [params]);
   const size: Size = params.get('size') === 'looking' ? 'looking' : 'scanning';
-  const set = (key: string, value: string) => {
-    setParams(
-      (now) => {
-        if (value === '') now.delete(key);
-        else now.set(key, value);
-        return now;
-      },
-      { replace: true },
-    );
-  };
   return { wanted, size, look: params.get('look') ?? '', set };
 }
 
@@ -72,32 +63,22 @@ export function LibraryScreen() {
   }
   return (
     <main className="h-full grid grid-rows-[auto_minmax(0,1fr)] px-8 pt-6">
-      <header className="flex items-end gap-5 border-b border-ink pb-3">
-        <div className="mr-auto">
-          <h1 className="text-2xl">Library</h1>
-          <p className="text-soft" role="status">
-            {shown.length === inUse
-              ? count(inUse, 'piece')
-              : `${count(shown.length, 'piece')} of ${inUse.toLocaleString('en-GB')}`}
-          </p>
-        </div>
-        <label>
-          <span className="sr-only">Find a piece</span>
-          <input
-            type="search"
-            placeholder="Name, tag, notes or words"
-            value={wanted.words}
-            onChange={(e) => {
-              set('words', e.target.value);
-            }}
-            className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-56"
-          />
-        </label>
+      <ListHead
+        title="Library"
+        one="piece"
+        shown={shown.length}
+        all={inUse}
+        searched="Name, tag, notes or words"
+        words={wanted.words}
+        onWords={(words) => {
+          set({ words });
+        }}
+      >
         <select
           aria-label="Order"
           value={wanted.sort}
           onChange={(e) => {
-            set('sort', e.target.value === 'name' ? '' : e.target.value);
+            set({ sort: e.target.value === 'name' ? '' : e.target.value });
           }}
           className={selectClass}
         >
@@ -111,7 +92,7 @@ export function LibraryScreen() {
           aria-label="Size"
           value={size}
           onChange={(e) => {
-            set('size', e.target.value === 'scanning' ? '' : e.target.value);
+            set({ size: e.target.value === 'scanning' ? '' : e.target.value });
           }}
           className={selectClass}
         >
@@ -127,7 +108,7 @@ export function LibraryScreen() {
             aria-label="In the look of"
             value={site}
             onChange={(e) => {
-              set('look', e.target.value);
+              set({ look: e.target.value });
             }}
             className={selectClass}
           >
@@ -145,7 +126,7 @@ export function LibraryScreen() {
         >
           New piece
         </Button>
-      </header>
+      </ListHead>
       <div className="grid grid-cols-[184px_minmax(0,1fr)] gap-6 min-h-0">
         <FilterRail
           cards={pieces.data}
@@ -252,7 +233,10 @@ function Nothing({ clients }: { clients: number }) {
   );
 }
 
-type NoneProps = { wanted: Wanted; onClear: (key: string, value: string) => void };
+type NoneProps = {
+  wanted: Wanted;
+  onClear: (asked: Readonly<Record<string, string>>) => void;
+};
 
 function NoneFits({ wanted, onClear }: NoneProps) {
   const asked = (['words', 'kind', 'purpose', 'client', 'state', 'tag'] as const).filter(
@@ -266,9 +250,7 @@ function NoneFits({ wanted, onClear }: NoneProps) {
           type="button"
           className="text-verdigris underline underline-offset-2"
           onClick={() => {
-            asked.forEach((key) => {
-              onClear(key, '');
-            });
+            onClear(Object.fromEntries(asked.map((key) => [key, ''])));
           }}
         >
           Show all pieces

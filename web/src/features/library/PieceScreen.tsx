@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { answer, api, fetchText, Problem, type Schemas } from '../../api/client';
 import sizes from '../../api/devices.json';
 import { Button } from '../../ui/Button';
@@ -19,22 +19,17 @@ import { useSites } from '../sites/useSites';
 import { AtEveryClient } from './AtEveryClient';
 import { Variants } from './Variants';
 import { WhereUsed } from './WhereUsed';
+import { useAddress } from '../../ui/useAddress';
 
 /** A piece on the workbench, in any client's look. */
 export function PieceScreen() {
   const { pieceId = '' } = useParams();
-  const [search, setSearch] = useSearchParams();
+  const { params, set } = useAddress();
   const sites = useSites();
-  const site = search.get('site') ?? sites.data?.[0]?.id ?? '';
-  const variant = search.get('variant') ?? '';
-  const words = search.get('words') ?? '';
+  const site = params.get('site') ?? sites.data?.[0]?.id ?? '';
+  const variant = params.get('variant') ?? '';
+  const words = params.get('words') ?? '';
   const source = useMemo(() => pieceSource(pieceId, site, variant), [pieceId, site, variant]);
-  const set = (key: string, value: string) => {
-    const next = new URLSearchParams(search);
-    if (value === '') next.delete(key);
-    else next.set(key, value);
-    setSearch(next, { replace: true });
-  };
   const sampled = useSampled(pieceId, site, variant, words);
   if (sites.error) return <Failed error={sites.error} retry={() => void sites.refetch()} />;
   if (!sites.data || !site) return <Loading what="the piece" />;
@@ -44,7 +39,7 @@ export function PieceScreen() {
       source={source}
       shownAs={sampled}
       onShownAsItIs={() => {
-        set('words', '');
+        set({ words: '' });
       }}
       heading={(view, replace) => (
         <>
@@ -56,7 +51,7 @@ export function PieceScreen() {
               value={site}
               className="block border border-line bg-sheet text-ink py-0.5 w-full rounded-[2px]"
               onChange={(e) => {
-                set('site', e.target.value);
+                set({ site: e.target.value });
               }}
             >
               {sites.data.map((s) => (
@@ -73,7 +68,7 @@ export function PieceScreen() {
               value={words}
               className="border border-line bg-sheet text-ink py-0.5 min-w-0 flex-1 rounded-[2px]"
               onChange={(e) => {
-                set('words', e.target.value);
+                set({ words: e.target.value });
               }}
             >
               <option value="">its own words</option>
@@ -87,7 +82,7 @@ export function PieceScreen() {
             view={view}
             replace={replace}
             onShow={(shown) => {
-              set('variant', shown);
+              set({ variant: shown });
             }}
           />
         </>

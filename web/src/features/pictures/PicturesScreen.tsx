@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState, type DragEvent } from 'react';
-import { useSearchParams } from 'react-router';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
+import { ListHead } from '../../ui/ListHead';
+import { useAddress } from '../../ui/useAddress';
 import { tagsOf } from '../../ui/narrowing';
 import { Rail, type Asked } from '../../ui/Rail';
 import { Empty, Failed, Loading, Mark } from '../../ui/States';
@@ -25,19 +26,9 @@ const MOST_TAGS = 12;
 
 /** What is looked for and which picture is in hand, kept in the address so that it leads back here. */
 function useWanted() {
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const wanted: Wanted = { words: '', client: '', text: '', use: '', tag: '' };
   for (const key of Object.keys(wanted) as (keyof Wanted)[]) wanted[key] = params.get(key) ?? '';
-  const set = (key: string, value: string) => {
-    setParams(
-      (now) => {
-        if (value === '') now.delete(key);
-        else now.set(key, value);
-        return now;
-      },
-      { replace: true },
-    );
-  };
   return { wanted, inHand: params.get('picture') ?? '', set };
 }
 
@@ -48,7 +39,7 @@ export function PicturesScreen() {
   const { wanted, inHand, set } = useWanted();
   const site = wanted.client === 'house' ? '' : wanted.client;
   const { sending, bringIn, clear } = useBringIn(site, ({ id }) => {
-    set('picture', id);
+    set({ picture: id });
   });
   const [over, setOver] = useState(false);
   usePasted(bringIn);
@@ -97,29 +88,19 @@ export function PicturesScreen() {
       }}
       onDrop={dropped}
     >
-      <header className="flex items-end gap-5 border-b border-ink pb-3">
-        <div className="mr-auto">
-          <h1 className="text-2xl">Pictures</h1>
-          <p className="text-soft" role="status">
-            {shown.length === all.length
-              ? count(all.length, 'picture')
-              : `${count(shown.length, 'picture')} of ${all.length.toLocaleString('en-GB')}`}
-          </p>
-        </div>
-        <label>
-          <span className="sr-only">Find a picture</span>
-          <input
-            type="search"
-            placeholder="Name, text or tag"
-            value={wanted.words}
-            onChange={(e) => {
-              set('words', e.target.value);
-            }}
-            className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-56"
-          />
-        </label>
+      <ListHead
+        title="Pictures"
+        one="picture"
+        shown={shown.length}
+        all={all.length}
+        searched="Name, text or tag"
+        words={wanted.words}
+        onWords={(words) => {
+          set({ words });
+        }}
+      >
         <BringIn whose={whose} onFiles={(files) => void bringIn(files)} />
-      </header>
+      </ListHead>
       <div
         className={`grid gap-6 min-h-0 ${card ? 'grid-cols-[184px_minmax(0,1fr)_344px]' : 'grid-cols-[184px_minmax(0,1fr)]'}`}
       >
@@ -143,7 +124,14 @@ export function PicturesScreen() {
               </Empty>
             </div>
           ) : (
-            <Wall cards={shown} clients={clients} inHand={inHand} onTake={set} />
+            <Wall
+              cards={shown}
+              clients={clients}
+              inHand={inHand}
+              onTake={(picture) => {
+                set({ picture });
+              }}
+            />
           )}
           <Sent sending={sending} onClear={clear} />
         </div>
@@ -158,7 +146,7 @@ export function PicturesScreen() {
                 : (clients.get(card.picture.siteId) ?? '')
             }
             onTake={(id) => {
-              set('picture', id);
+              set({ picture: id });
             }}
           />
         )}
@@ -223,7 +211,7 @@ type WallProps = {
   cards: readonly Card[];
   clients: ReadonlyMap<string, string>;
   inHand: string;
-  onTake: (key: string, id: string) => void;
+  onTake: (id: string) => void;
 };
 
 const LINE = 112;
@@ -239,7 +227,7 @@ function Wall({ cards, clients, inHand, onTake }: WallProps) {
   const go = (id: string, step: 1 | -1) => {
     const next = beside(cards, id, step);
     if (!next) return;
-    onTake('picture', next.picture.id);
+    onTake(next.picture.id);
     list.current
       ?.querySelector<HTMLElement>(`[data-picture="${CSS.escape(next.picture.id)}"]`)
       ?.focus();
@@ -260,7 +248,7 @@ function Wall({ cards, clients, inHand, onTake }: WallProps) {
             tabIndex={picture.id === first ? 0 : -1}
             className="block text-left group"
             onClick={() => {
-              onTake('picture', picture.id === inHand ? '' : picture.id);
+              onTake(picture.id === inHand ? '' : picture.id);
             }}
             onKeyDown={(event) => {
               if (event.key === 'ArrowRight' || event.key === 'ArrowDown') go(picture.id, 1);

@@ -10,6 +10,7 @@ import { BeforeAfter } from './BeforeAfter';
 import { Decision } from './Decision';
 import { SiteDecision } from './SiteDecision';
 import { openKeys, StatusGlyph, statusWords } from './status';
+import { useAddress } from '../../ui/useAddress';
 
 type Placement = Schemas['RolloutPlacement'];
 type Plan = Schemas['Plan'];
@@ -68,21 +69,16 @@ type ReviewProps = {
 function Review({ plan, along, onAlong, replan }: ReviewProps) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [search, setSearch] = useSearchParams();
-  const device = deviceOf(search.get('at'));
+  const { params, set } = useAddress();
+  const device = deviceOf(params.get('at'));
   const all = useMemo(() => plan.sites.flatMap((s) => s.placements), [plan]);
   const first = all.find((p) => p.status === 'to_decide') ?? all[0];
-  const inHand = all.find((p) => p.placementId === search.get('placement')) ?? first;
+  const inHand = all.find((p) => p.placementId === params.get('placement')) ?? first;
   const [decided, setDecided] = useState<Record<string, string>>({});
   const [left, setLeft] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState<Problem>();
   const [busy, setBusy] = useState(false);
 
-  const set = (key: string, value: string) => {
-    const next = new URLSearchParams(search);
-    next.set(key, value);
-    setSearch(next, { replace: true });
-  };
   const chosen = plan.sites.filter((site) => !left.includes(site.id));
   const site = plan.sites.find((s) => inHand !== undefined && s.placements.includes(inHand));
   const decisions = Object.entries(decided).map(([key, settle]) => ({ key, settle }));
@@ -150,7 +146,7 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
                     type="button"
                     aria-current={p === inHand}
                     onClick={() => {
-                      set('placement', p.placementId);
+                      set({ placement: p.placementId });
                     }}
                     className="w-full grid grid-cols-[18px_1fr_auto] gap-2 items-center text-left py-2 pl-1.5 pr-1 border-b border-line/70 border-l-[3px] border-l-transparent hover:bg-paper aria-[current=true]:bg-sheet aria-[current=true]:border-l-ink aria-[current=true]:font-semibold"
                   >
@@ -185,7 +181,7 @@ function Review({ plan, along, onAlong, replan }: ReviewProps) {
                 type="button"
                 aria-pressed={d.key === device}
                 onClick={() => {
-                  set('at', d.key);
+                  set({ at: d.key });
                 }}
                 className="text-soft aria-pressed:text-ink aria-pressed:font-bold aria-pressed:underline underline-offset-4 hover:text-ink"
               >

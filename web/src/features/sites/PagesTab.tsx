@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type DragEvent, type KeyboardEvent, type MouseEvent } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import sizes from '../../api/devices.json';
 import { answer, api, done, fetchText, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -13,21 +13,22 @@ import { lifted, movedTogether, nested, put, stepped, type Filed, type Where } f
 import { PageSettings } from './PageSettings';
 import { GonePages, TakeAway } from './TakeAway';
 import type { SitePage } from './useSites';
+import { useAddress } from '../../ui/useAddress';
 
 type Props = { site: Schemas['SiteView']; onStart: () => void };
 
 /** The pages of a site as a tree, beside the chosen one. */
 export function PagesTab({ site, onStart }: Props) {
-  const [search, setSearch] = useSearchParams();
+  const { params, set } = useAddress();
   const standIns = useQuery({
     queryKey: ['stand-ins', site.id],
     queryFn: () =>
       answer(api.GET('/api/sites/{id}/stand-ins', { params: { path: { id: site.id } } })),
   });
   const pages = site.pages;
-  const chosen = pages.find((page) => page.id === search.get('page')) ?? pages[0];
+  const chosen = pages.find((page) => page.id === params.get('page')) ?? pages[0];
   const choose = (id: string) => {
-    setSearch({ page: id }, { replace: true });
+    set({ page: id });
   };
   const left = Object.values(standIns.data ?? {}).reduce((sum, n) => sum + n, 0);
   return (

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import sizes from '../../api/devices.json';
 import { fetchText, type Schemas } from '../../api/client';
 import { count } from '../../ui/count';
+import { ListHead } from '../../ui/ListHead';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { useSeen } from '../../ui/useSeen';
 import { Whole } from '../../workbench/canvas/Whole';
@@ -22,34 +23,22 @@ export function SitesScreen() {
   const shown = sites.data.filter((site) => site.name.toLowerCase().includes(wanted));
   return (
     <main className="h-full grid grid-rows-[auto_minmax(0,1fr)] px-8 pt-6">
-      <header className="flex items-end gap-5 border-b border-ink pb-3">
-        <div className="mr-auto">
-          <h1 className="text-2xl">Sites</h1>
-          <p className="text-soft" role="status">
-            {shown.length === sites.data.length
-              ? count(shown.length, 'client')
-              : `${count(shown.length, 'client')} of ${sites.data.length}`}
-          </p>
-        </div>
-        <label>
-          <span className="sr-only">Find a client</span>
-          <input
-            type="search"
-            placeholder="Name of a client"
-            value={words}
-            onChange={(e) => {
-              setWords(e.target.value);
-            }}
-            className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-56"
-          />
-        </label>
+      <ListHead
+        title="Sites"
+        one="client"
+        shown={shown.length}
+        all={sites.data.length}
+        searched="Name of a client"
+        words={words}
+        onWords={setWords}
+      >
         <Link
           to="/sites/new"
           className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
         >
           Start a new client
         </Link>
-      </header>
+      </ListHead>
       <div className="overflow-y-auto pt-5 pb-8 -mx-1 px-1">
         {sites.data.length === 0 && (
           <Empty>No site yet. Start a new client from its logo, colours and typefaces.</Empty>

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
+import { BrowserRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import { nodeView } from '../../testing/samples';
 import { treeOf, type Tree } from '../engine/tree';
@@ -17,8 +17,9 @@ const tree = treeOf(page, [{ id: 'map', html: '', nodes }]);
 const empty = treeOf(page, []);
 
 function hand(address = '/', shown: Tree = tree) {
+  window.history.replaceState(null, '', address);
   const wrapper = ({ children }: { children: ReactNode }) => (
-    <MemoryRouter initialEntries={[address]}>{children}</MemoryRouter>
+    <BrowserRouter useTransitions={false}>{children}</BrowserRouter>
   );
   return renderHook(({ of }) => useHand(of), { wrapper, initialProps: { of: shown } });
 }
