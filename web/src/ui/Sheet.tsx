@@ -13,7 +13,7 @@ type Props = {
 /** A sheet laid over the drawing board. */
 export function Sheet({ open, onClose, title, children, wide = false, widest = false }: Props) {
   return (
-    <Dialog open={open} onClose={onClose} className="relative z-40">
+    <Dialog open={open} onClose={onClose} className="fixed inset-0 z-40">
       <DialogBackdrop className="fixed inset-0 bg-ink/35" />
       <div className="fixed inset-0 overflow-y-auto p-6 grid place-items-center">
         <DialogPanel

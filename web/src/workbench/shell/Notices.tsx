@@ -25,7 +25,7 @@ export function Notices(props: Props) {
   return (
     <div
       data-notices
-      className="absolute inset-x-4 bottom-4 z-30 flex flex-col items-center gap-2 text-[13px] pointer-events-none"
+      className="absolute inset-x-4 bottom-4 z-40 flex flex-col items-center gap-2 text-[13px] pointer-events-none"
     >
       {last !== undefined && (
         <Notice role="status" look="bg-slate-tint border-slate" onClose={onDismiss}>

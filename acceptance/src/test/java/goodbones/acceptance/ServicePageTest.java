@@ -89,6 +89,13 @@ class ServicePageTest extends WithDesigner {
     unlink();
     keep("How it works");
     assertThat(seen()).isEqualTo(words);
+    page().getByText("Edit the piece").click();
+    assertThat(designer.heading("How it works")).isVisible();
+    designer.takeInHand("Column");
+    designer.button("Make a list of it").click();
+    designer.awaitSaved();
+    release(2, "As many steps as it takes");
+    apply("1 site");
     show(PAGES + "qc-repairs");
     designer.takeSection("What goes wrong");
     words = seen();
@@ -123,8 +130,19 @@ class ServicePageTest extends WithDesigner {
     designer.awaitSaved();
     assertThat(designer.frame(DESKTOP).locator("main .column").last()).hasText(first);
     insert("How it works");
-    int steps = designer.frame(DESKTOP).locator("main section").last().locator("h3").count();
-    assertThat(steps).isGreaterThan(1);
+    Locator steps = designer.frame(DESKTOP).locator("main section").last().locator("h3");
+    int before = steps.count();
+    assertThat(before).isGreaterThan(1);
+    designer.takeInHand(steps.first().innerText());
+    designer.button("Add an item to the list").click();
+    assertThat(steps).hasCount(before + 1);
+    designer.awaitSaved();
+    Locator labels = designer.frame(DESKTOP).locator("main section").last().locator(".label");
+    int labelled = labels.count();
+    designer.takeInHand("Small label");
+    press("Delete");
+    assertThat(labels).hasCount(labelled - 1);
+    designer.awaitSaved();
     insert("Workshop band");
     assertThat(designer.frame(DESKTOP).locator("main section")).hasCount(3);
     Locator left =
@@ -156,5 +174,73 @@ class ServicePageTest extends WithDesigner {
     used.getByText("Prices").first().click();
     assertThat(designer.heading("Prices")).isVisible();
     inReach("Price row");
+  }
+
+  /** Uses a button or link as a keyboard does. */
+  private static void byKey(Locator control) {
+    control.focus();
+    press("Enter");
+  }
+
+  /** Goes with the arrow keys from the first section of the page to one of a piece. */
+  private static void goTo(String piece) {
+    Locator reach = designer.region("Reach").locator("strong");
+    for (int i = 0; i < 12 && !reach.innerText().equals(piece); i++) {
+      press("ArrowDown");
+    }
+    inReach(piece);
+  }
+
+  /** The same once more without the mouse, from another finished page. */
+  @Test
+  @Order(4)
+  void theSameByTheKeyboardAlone() {
+    show(PAGES + "qc-bench");
+    goTo("Hours band");
+    String words = seen();
+    byKey(designer.button("Unlink"));
+    designer.awaitSaved();
+    assertThat(designer.region("Reach").getByText("Own section of this page")).isVisible();
+    keep("Opening hours of the bench");
+    assertThat(seen()).isEqualTo(words);
+
+    designer.go("/sites/quillon-clocks");
+    byKey(designer.button("New page"));
+    assertThat(designer.field("Title of the new page")).isFocused();
+    page().keyboard().type("Sundials");
+    press("Enter");
+    assertThat(designer.heading("Sundials")).isVisible();
+    insert("Picture with text");
+    press("m");
+    designer.awaitSaved();
+    insert("How it works");
+    Locator steps = designer.frame(DESKTOP).locator("main section").last().locator("h3");
+    int before = steps.count();
+    for (int i = 0; i < 12 && !"column".equals(kindInHand()); i++) {
+      String was = kindInHand();
+      press(was.equals("section") || was.equals("row") ? "ArrowRight" : "ArrowDown");
+      page().waitForTimeout(150);
+    }
+    press("n");
+    assertThat(steps).hasCount(before + 1);
+    designer.awaitSaved();
+    press("Delete");
+    assertThat(steps).hasCount(before);
+    designer.awaitSaved();
+    insert("Opening hours of the bench");
+
+    show("/library/title-band?site=quillon-clocks");
+    insert("Price row");
+    byKey(designer.button("Release revision 2"));
+    assertThat(designer.field("What is new")).isFocused();
+    page().keyboard().type("With a price");
+    byKey(designer.button("Release revision 2"));
+    byKey(designer.link("Review the rollout"));
+    designer.go("/library?words=price row");
+    byKey(page().getByTitle("Where it is used").first());
+    Locator used = designer.region("Where Price row is used");
+    assertThat(used.getByText("In Title band")).isVisible();
+    press("Escape");
+    assertThat(used).isHidden();
   }
 }
