@@ -11,7 +11,7 @@ import { useDraft } from '../../ui/useDraft';
 import { betterName, nextMissing, saysOf, type Card, type Picture } from './narrow';
 import { accepted, fileOf } from './usePictures';
 
-type Described = Schemas['Described'];
+type Said = Schemas['SaidOfPicture'];
 
 type Props = {
   card: Card;
@@ -32,11 +32,10 @@ export function PictureDetail({ card, cards, owner, onTake }: Props) {
     await queries.invalidateQueries({ queryKey: ['survey'] });
     await queries.invalidateQueries({ queryKey: ['frame'] });
   };
-  const say = async (part: Partial<Described>): Promise<Problem | undefined> => {
-    const { fileName, alt, decoration, tags, focusX, focusY, away } = picture;
-    const body = { fileName, alt, decoration, tags, focusX, focusY, away, ...part };
+  const say = async (part: Said): Promise<Problem | undefined> => {
+    const path = { id: picture.id };
     try {
-      await answer(api.PUT('/api/pictures/{id}', { params: { path: { id: picture.id } }, body }));
+      await answer(api.PATCH('/api/pictures/{id}', { params: { path }, body: part }));
       await again();
       setProblem('');
       return undefined;
@@ -45,7 +44,7 @@ export function PictureDetail({ card, cards, owner, onTake }: Props) {
       throw error;
     }
   };
-  const told = async (part: Partial<Described>) => {
+  const told = async (part: Said) => {
     setProblem((await say(part))?.message ?? '');
   };
   const act = async (deed: () => Promise<string>) => {
@@ -181,7 +180,7 @@ function Focal({ picture, onSet }: { picture: Picture; onSet: (x: number, y: num
   );
 }
 
-type Say = (part: Partial<Described>) => Promise<Problem | undefined>;
+type Say = (part: Said) => Promise<Problem | undefined>;
 
 /** What it says; Enter goes on to the next picture that says nothing yet. */
 function Text({ card, cards, say, onTake }: Omit<Props, 'owner'> & { say: Say }) {

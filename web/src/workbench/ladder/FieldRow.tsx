@@ -122,20 +122,11 @@ const wantClass = 'border border-line bg-sheet px-1 py-px text-ink rounded-[2px]
 
 /** The author says what a slot wants: its length or ratio, and what it is for. */
 function WantFields({ field, node, onEdit }: Omit<SlotProps, 'inPiece'>) {
-  /** What was said and is not seen yet: what is said next is said on top of it. */
-  const [unseen, setUnseen] = useState<Partial<Want>>({});
-  const want = { ...nothingWanted, ...field.want };
-  const left = without(unseen, want);
-  if (Object.keys(left).length < Object.keys(unseen).length) setUnseen(left);
   if (field.type !== 'words' && field.type !== 'picture') return null;
-  const say = async (change: Partial<Want>) => {
-    const { from, to, ratio, purpose } = { ...want, ...unseen, ...change };
-    const next = { from, to, ratio, purpose };
-    setUnseen((before) => ({ ...before, ...change }));
-    const failed = await onEdit({ type: 'WANT', node: node.id, field: field.key, ...next });
-    if (failed) setUnseen((before) => without(before, change));
-    return failed;
-  };
+  const want = field.want ?? { from: 0, to: 0, ratio: '', purpose: '' };
+  // One part is said at a time: another that is on its way still holds.
+  const say = (part: { from?: number; to?: number; ratio?: string; purpose?: string }) =>
+    onEdit({ type: 'WANT', node: node.id, field: field.key, ...part });
   const number = (text: string) => Math.max(0, Math.round(Number(text)) || 0);
   const name = field.label.toLowerCase();
   return (
@@ -183,17 +174,6 @@ function WantFields({ field, node, onEdit }: Omit<SlotProps, 'inPiece'>) {
         />
       </div>
     </details>
-  );
-}
-
-type Want = Pick<NonNullable<FieldView['want']>, 'from' | 'to' | 'ratio' | 'purpose'>;
-
-const nothingWanted: Want = { from: 0, to: 0, ratio: '', purpose: '' };
-
-/** What was said, without what is so. */
-function without(said: Partial<Want>, so: Partial<Want>): Partial<Want> {
-  return Object.fromEntries(
-    Object.entries(said).filter(([key, value]) => so[key as keyof Want] !== value),
   );
 }
 

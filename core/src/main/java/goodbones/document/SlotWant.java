@@ -13,6 +13,9 @@ import java.util.regex.Pattern;
  * @param purpose what it is for, in words; may be empty
  */
 public record SlotWant(int from, int to, String ratio, String purpose) {
+  /** Anything may stand there. */
+  public static final SlotWant NOTHING = new SlotWant(0, 0, "", "");
+
   public static final int PURPOSE_LIMIT = 120;
 
   /** Longer words are a page of their own. */

@@ -127,6 +127,25 @@ class AtOnceTest {
   }
 
   @Test
+  void whatIsSaidOfAPictureAtOnceInPartsAllHolds() throws Exception {
+    String path = "/api/pictures/tool-shed";
+    for (int i = 0; i < ROUNDS; i++) {
+      String alt = "Tools " + i;
+      String tag = "tag-" + i;
+      double focus = i / (double) ROUNDS;
+      List<Answer> answers =
+          atOnce(
+              List.of(
+                  () -> List.of(api().patch(path, Map.of("alt", alt))),
+                  () -> List.of(api().patch(path, Map.of("tags", List.of(tag)))),
+                  () -> List.of(api().patch(path, Map.of("focusX", focus)))));
+      assertThat(answers).extracting(Answer::status).containsOnly(200);
+      String now = api().patch(path, Map.of()).body().toString();
+      assertThat(now).contains(alt, tag, "\"focusX\":" + focus);
+    }
+  }
+
+  @Test
   void ofTwoPagesOfOneTitleOneIsMadeAndTheOtherToldWhy() throws Exception {
     for (int i = 0; i < 4; i++) {
       String title = "Timetable " + i;

@@ -36,10 +36,6 @@ class GalleryApiTest {
 
   private static final Pattern PICTURE = Pattern.compile("<img [^>]*data-node=\"([^\"]*)\"");
 
-  /** What can be said of a picture. */
-  static final List<String> SAID =
-      List.of("fileName", "alt", "decoration", "tags", "focusX", "focusY", "away");
-
   private static final JsonMapper JSON = new JsonMapper();
 
   /** The start of a JPEG file and its first segment (JFIF 1.02): 2 and 18 bytes. */
@@ -105,17 +101,6 @@ class GalleryApiTest {
       }
     }
     throw new AssertionError("no picture " + id);
-  }
-
-  private static Map<String, Object> said(JsonNode picture, Object... changes) {
-    Map<String, Object> said = new TreeMap<>();
-    for (String key : SAID) {
-      said.put(key, picture.path(key));
-    }
-    for (int i = 0; i < changes.length; i += 2) {
-      said.put((String) changes[i], changes[i + 1]);
-    }
-    return said;
   }
 
   @Test
@@ -184,10 +169,9 @@ class GalleryApiTest {
     JsonNode photo = broughtIn(FERRIES, "IMG_0001.jpg", file("jpg", 80, 60, Color.GRAY));
     String path = "/api/pictures/" + photo.path("id").asString();
     JsonNode now =
-        api.put(
+        api.patch(
                 path,
-                said(
-                    photo,
+                Api.parts(
                     "fileName",
                     "The quay, at noon.png",
                     "alt",
@@ -201,9 +185,12 @@ class GalleryApiTest {
     assertThat(now.path("alt").asString()).isEqualTo("The quay at noon");
     assertThat(now.path("tags").toString()).isEqualTo("[\"sea\",\"low-tide\"]");
     assertThat(now.path("focusX").asDouble()).isEqualTo(0.2);
-    assertThat(api.put(path, said(photo, "alt", "a".repeat(301))).status()).isEqualTo(422);
-    assertThat(api.put(path, said(photo, "focusY", 1.2)).status()).isEqualTo(422);
-    assertThat(api.put("/api/pictures/stand-in", said(photo)).status()).isEqualTo(404);
+    assertThat(api.patch(path, Api.parts("alt", "a".repeat(301))).status()).isEqualTo(422);
+    assertThat(api.patch(path, Api.parts("focusY", 1.2)).status()).isEqualTo(422);
+    assertThat(api.read("/api/pictures/at-hand?site=" + FERRIES).body().toString())
+        .as("what is left out stays")
+        .contains("the-quay-at-noon.jpg");
+    assertThat(api.patch("/api/pictures/stand-in", Api.parts("alt", "x")).status()).isEqualTo(404);
   }
 
   @Test
@@ -211,16 +198,14 @@ class GalleryApiTest {
     Api api = new Api(mvc);
     JsonNode used = card("ferry-at-dusk");
     assertThat(used.path("uses").asInt()).isPositive();
-    Api.Answer refused =
-        api.put("/api/pictures/ferry-at-dusk", said(used.path("picture"), "away", true));
+    Api.Answer refused = api.patch("/api/pictures/ferry-at-dusk", Api.parts("away", true));
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.body().toString()).contains("is used in");
     assertThat(card("saltmarsh-logo").path("uses").asInt()).as("a logo").isEqualTo(1);
-    JsonNode shed = card("tool-shed").path("picture");
-    api.put("/api/pictures/tool-shed", said(shed, "away", true));
+    api.patch("/api/pictures/tool-shed", Api.parts("away", true));
     assertThat(names(api.read("/api/pictures/at-hand?site=tern-valley").body()))
         .doesNotContain("tool-shed.svg");
-    api.put("/api/pictures/tool-shed", said(shed, "away", false));
+    api.patch("/api/pictures/tool-shed", Api.parts("away", false));
     assertThat(names(api.read("/api/pictures/at-hand?site=tern-valley").body()))
         .contains("tool-shed.svg");
   }
@@ -262,7 +247,7 @@ class GalleryApiTest {
             "value",
             id);
     assertThat(put.status()).as(put.body().toString()).isEqualTo(200);
-    api.put("/api/pictures/" + id, said(photo, "alt", "The upper deck", "focusY", 0));
+    api.patch("/api/pictures/" + id, Api.parts("alt", "The upper deck", "focusY", 0));
     Map<Integer, String> files = srcset(published(api, "islands/"));
     assertThat(files.keySet()).containsExactly(320, 640, 1000);
     List<Integer> widths = new ArrayList<>();

@@ -134,7 +134,10 @@ class DemoData implements SmartInitializingSingleton {
     String file = name + ".svg";
     pictures.add(name, site, file, bytes(file));
     pictures.describe(
-        name, new Picture.Described(file, alt, false, List.of(tags), 0.5, 0.5, false));
+        name,
+        said ->
+            new Picture.Described(
+                said.fileName(), alt, false, List.of(tags), said.focusX(), said.focusY(), false));
   }
 
   private void client(

@@ -14,6 +14,7 @@ import goodbones.server.sites.Sites;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -69,25 +70,19 @@ class Gallery {
     return pictures.putBack(shown(id));
   }
 
-  void putAway(String id) {
-    Picture.Described said = pictures.get(id).described();
-    describe(
-        id,
-        new Picture.Described(
-            said.fileName(),
-            said.alt(),
-            said.decoration(),
-            said.tags(),
-            said.focusX(),
-            said.focusY(),
-            true));
-  }
-
-  PictureView describe(String id, Picture.Described said) {
-    if (said.away()) {
-      requireUnused(shown(id));
-    }
-    return pictures.describe(shown(id), said);
+  /**
+   * @throws BadInput if it is used somewhere and would be put away, or what is said is not sound
+   */
+  PictureView describe(String id, UnaryOperator<Picture.Described> change) {
+    return pictures.describe(
+        shown(id),
+        before -> {
+          Picture.Described said = change.apply(before);
+          if (said.away() && !before.away()) {
+            requireUnused(id);
+          }
+          return said;
+        });
   }
 
   /** The picture that only stands in is the application's own. */

@@ -6,11 +6,12 @@ import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import java.io.IOException;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -73,7 +74,7 @@ class GalleryController {
       throws IOException {
     Pictures.TakenIn taken = gallery.add(site, name(file), content(file));
     if (away) {
-      gallery.putAway(taken.picture().id());
+      gallery.describe(taken.picture().id(), Picture.Described::putAway);
     }
     return Added.of(taken);
   }
@@ -103,9 +104,30 @@ class GalleryController {
     return gallery.putBack(id);
   }
 
-  /** Says what a picture is; one that is used somewhere cannot be put away. */
-  @PutMapping("/{id}")
-  PictureView describe(@PathVariable String id, @RequestBody Picture.Described said) {
-    return gallery.describe(id, said);
+  /** What is said anew of a picture; what is left out stays as it is. */
+  record SaidOfPicture(
+      @Nullable String fileName,
+      @Nullable String alt,
+      @Nullable Boolean decoration,
+      @Nullable List<String> tags,
+      @Nullable Double focusX,
+      @Nullable Double focusY,
+      @Nullable Boolean away) {
+    Picture.Described on(Picture.Described before) {
+      return new Picture.Described(
+          fileName == null ? before.fileName() : fileName,
+          alt == null ? before.alt() : alt,
+          decoration == null ? before.decoration() : decoration,
+          tags == null ? before.tags() : tags,
+          focusX == null ? before.focusX() : focusX,
+          focusY == null ? before.focusY() : focusY,
+          away == null ? before.away() : away);
+    }
+  }
+
+  /** Says something of a picture; one that is used somewhere cannot be put away. */
+  @PatchMapping("/{id}")
+  PictureView describe(@PathVariable String id, @RequestBody SaidOfPicture said) {
+    return gallery.describe(id, said::on);
   }
 }

@@ -97,6 +97,11 @@ public class Picture {
     public Described {
       tags = List.copyOf(tags);
     }
+
+    /** The same, put away. */
+    public Described putAway() {
+      return new Described(fileName, alt, decoration, tags, focusX, focusY, true);
+    }
   }
 
   public Described described() {

@@ -1,6 +1,9 @@
 package goodbones.server.pictures;
 
+import jakarta.persistence.LockModeType;
 import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.CrudRepository;
 
@@ -13,4 +16,9 @@ interface PictureRepository extends CrudRepository<Picture, String> {
   List<PictureView> views();
 
   List<Picture> findByRebuiltFalse();
+
+  /** A picture that nobody else changes until the transaction ends. */
+  @Lock(LockModeType.PESSIMISTIC_WRITE)
+  @Query("select p from Picture p where p.id = :id")
+  Optional<Picture> held(String id);
 }

@@ -18,6 +18,7 @@ import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -255,39 +256,46 @@ public class Pictures {
   }
 
   /**
-   * Says what a picture is.
+   * Says something else of a picture.
    *
+   * @param change from what is said of it to what is to be said
    * @throws NotFound if there is no such picture
    * @throws BadInput if what is said is too long, or the point lies outside
    */
-  public PictureView describe(String id, Picture.Described said) {
-    if (said.alt().length() > LONGEST_ALT) {
-      throw new BadInput(
-          "alt", "An alternative text has at most " + LONGEST_ALT + " letters; say it shorter");
-    }
-    if (!isShare(said.focusX()) || !isShare(said.focusY())) {
-      throw new BadInput("focus", "The focal point lies in the picture, between 0 and 1");
-    }
-    List<String> tags = said.tags().stream().map(Pictures::tag).filter(t -> !t.isEmpty()).toList();
-    if (tags.size() > MOST_TAGS) {
-      throw new BadInput("tags", "A picture has at most " + MOST_TAGS + " tags; leave some out");
-    }
+  public PictureView describe(String id, UnaryOperator<Picture.Described> change) {
     return written(
         () -> {
-          Picture picture = get(id);
+          Picture picture = repository.held(id).orElseThrow(() -> new NotFound("picture", id));
           String ending = picture.fileName().replaceFirst(".*\\.", "");
-          picture.describe(
-              new Picture.Described(
-                  cleaned(said.fileName(), ending),
-                  said.alt().strip(),
-                  said.decoration(),
-                  tags.stream().distinct().toList(),
-                  said.focusX(),
-                  said.focusY(),
-                  said.away()));
+          picture.describe(sound(change.apply(picture.described()), ending));
           repository.save(picture);
           return read().find(id).orElseThrow();
         });
+  }
+
+  private static Picture.Described sound(Picture.Described said, String ending) {
+    BadInput.require(
+        said.alt().length() <= LONGEST_ALT,
+        "alt",
+        "An alternative text has at most " + LONGEST_ALT + " letters; say it shorter");
+    BadInput.require(
+        isShare(said.focusX()) && isShare(said.focusY()),
+        "focus",
+        "The focal point lies in the picture, between 0 and 1");
+    List<String> tags =
+        said.tags().stream().map(Pictures::tag).filter(t -> !t.isEmpty()).distinct().toList();
+    BadInput.require(
+        tags.size() <= MOST_TAGS,
+        "tags",
+        "A picture has at most " + MOST_TAGS + " tags; leave some out");
+    return new Picture.Described(
+        cleaned(said.fileName(), ending),
+        said.alt().strip(),
+        said.decoration(),
+        tags,
+        said.focusX(),
+        said.focusY(),
+        said.away());
   }
 
   /** A picture that is for all becomes a client's own. */

@@ -16,6 +16,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** What a placement may choose, and what its piece leaves it to choose. */
 sealed interface ChoiceEdit extends AskedEdit {
@@ -154,12 +155,24 @@ sealed interface ChoiceEdit extends AskedEdit {
    * @param purpose what it is for, in words; may be empty
    */
   @JsonTypeName("WANT")
-  record SetWant(String node, String field, int from, int to, String ratio, String purpose)
+  record SetWant(
+      String node,
+      String field,
+      @Nullable Integer from,
+      @Nullable Integer to,
+      @Nullable String ratio,
+      @Nullable String purpose)
       implements ChoiceEdit {
     @Override
     public ReadEdit read(Aim aim) {
       Node at = aim.node(node);
-      SlotWant want = new SlotWant(from, to, ratio, purpose);
+      SlotWant was = at.options().wants().getOrDefault(field, SlotWant.NOTHING);
+      SlotWant want =
+          new SlotWant(
+              from == null ? was.from() : from,
+              to == null ? was.to() : to,
+              ratio == null ? was.ratio() : ratio,
+              purpose == null ? was.purpose() : purpose);
       return new ReadEdit(
           new Edit.SetWant(at.id(), field, want.isNothing() ? Optional.empty() : Optional.of(want)),
           "say what " + field + " of " + Wording.title(at) + " wants");
