@@ -64,6 +64,13 @@ public final class Links {
     return Optional.empty();
   }
 
+  /** Whether a link of a menu leads to a page. */
+  public boolean leads(Menu menu, String pageId) {
+    Set<String> to = new HashSet<>();
+    menu.walk(item -> page(item.link()).map(SitePage::id).ifPresent(to::add));
+    return to.contains(pageId);
+  }
+
   /** A page, or the one that stands for it since it was taken away. */
   private Optional<SitePage> ledOn(String pageId) {
     Set<String> passed = new HashSet<>();

@@ -39,6 +39,26 @@ class LinksTest {
     assertThat(LINKS.address("")).isEmpty();
   }
 
+  private static Links leading(Map<String, String> former) {
+    return new Links(TREE, Details.NONE, Map.of(), former);
+  }
+
+  @Test
+  void whatLedToAPageThatIsGoneLeadsToTheOneThatStandsForIt() {
+    Links links = leading(Map.of("gone", "older", "older", "p2", "/gone", "gone"));
+    assertThat(links.address("page:gone")).contains("/news");
+    assertThat(links.address("page:gone#s")).contains("/news");
+    assertThat(links.address("/gone")).contains("/news");
+    assertThat(leading(Map.of("a", "b", "b", "a")).address("page:a")).as("a ring").isEmpty();
+    Menu menu =
+        new Menu(
+            "Main",
+            List.of(
+                new Menu.Item("", "page:p1", List.of(new Menu.Item("", "page:gone", List.of())))));
+    assertThat(links.leads(menu, "p2")).isTrue();
+    assertThat(LINKS.leads(menu, "p2")).isFalse();
+  }
+
   /** The law: nothing that is done to pages makes a link lead to another page than before. */
   @Test
   void noRenameOrMoveSendsALinkElsewhere() {

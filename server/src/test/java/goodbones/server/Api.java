@@ -44,6 +44,12 @@ final class Api {
         json(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put(path), body));
   }
 
+  Answer patch(String path, Object body) {
+    return send(
+        json(
+            org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch(path), body));
+  }
+
   Answer delete(String path) {
     return send(
         org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete(path)
@@ -221,5 +227,52 @@ final class Api {
         "desktop",
         "value",
         value);
+  }
+
+  JsonNode coverage(String site) {
+    return read("/api/sites/" + site + "/coverage").body();
+  }
+
+  Answer rules(String site, List<Map<String, Object>> rules) {
+    return put(
+        "/api/sites/" + site + "/coverage",
+        parts("version", coverage(site).path("version").asLong(), "rules", rules));
+  }
+
+  static Map<String, Object> rule(
+      String id,
+      String region,
+      String band,
+      String scope,
+      String of,
+      List<String> except,
+      String part,
+      String piece) {
+    return parts(
+        "id", id, "region", region, "band", band, "scope", scope, "of", of, "except", except,
+        "part", part, "piece", piece);
+  }
+
+  static Map<String, Object> ruleWith(
+      String region, String band, String scope, String of, String piece) {
+    return rule("", region, band, scope, of, List.of(), "", piece);
+  }
+
+  Answer say(String page, String title, String address, String kind, boolean ready) {
+    return put(
+        "/api/pages/" + page + "/said",
+        parts("title", title, "address", address, "description", "", "kind", kind, "ready", ready));
+  }
+
+  Answer field(String page, String node, String field, String value) {
+    return editPage(page, "type", "FIELD", "node", node, "field", field, "value", value);
+  }
+
+  static Map<String, Object> menu(String name, Object... items) {
+    return parts("name", name, "items", List.of(items));
+  }
+
+  static Map<String, Object> item(String page, Object... below) {
+    return parts("words", "", "link", "page:" + page, "below", List.of(below));
   }
 }

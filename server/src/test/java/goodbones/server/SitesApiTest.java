@@ -2,14 +2,9 @@ package goodbones.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import goodbones.server.survey.FullSurvey;
 import java.util.ArrayList;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jsoup.Jsoup;
@@ -18,7 +13,6 @@ import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.ApplicationContext;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
@@ -26,7 +20,6 @@ import tools.jackson.databind.JsonNode;
 @ServerTest
 class SitesApiTest {
   @Autowired private MockMvc mvc;
-  @Autowired private ApplicationContext beans;
   private Api api;
 
   @BeforeEach
@@ -34,24 +27,14 @@ class SitesApiTest {
     api = new Api(mvc);
   }
 
-  private JsonNode coverage(String site) {
-    return api.read("/api/sites/" + site + "/coverage").body();
-  }
-
-  private Api.Answer rules(String site, List<Map<String, Object>> rules) {
-    return api.put(
-        "/api/sites/" + site + "/coverage",
-        Api.parts("version", coverage(site).path("version").asLong(), "rules", rules));
-  }
-
   private List<Map<String, Object>> kept(String site) {
     List<Map<String, Object>> rules = new ArrayList<>();
-    for (JsonNode each : coverage(site).path("rules")) {
+    for (JsonNode each : api.coverage(site).path("rules")) {
       JsonNode rule = each.path("rule");
       List<String> except = new ArrayList<>();
       rule.path("except").forEach(page -> except.add(page.asString()));
       rules.add(
-          rule(
+          Api.rule(
               rule.path("id").asString(),
               rule.path("region").asString(),
               rule.path("band").asString(),
@@ -64,38 +47,12 @@ class SitesApiTest {
     return rules;
   }
 
-  private static Map<String, Object> rule(
-      String id,
-      String region,
-      String band,
-      String scope,
-      String of,
-      List<String> except,
-      String part,
-      String piece) {
-    return Api.parts(
-        "id", id, "region", region, "band", band, "scope", scope, "of", of, "except", except,
-        "part", part, "piece", piece);
-  }
-
-  private static Map<String, Object> piece(
-      String region, String band, String scope, String of, String piece) {
-    return rule("", region, band, scope, of, List.of(), "", piece);
-  }
-
   private Document published(String site, String path) {
     return Jsoup.parse(api.text("/hosted/" + site + "/" + path));
   }
 
   private void publish(String site) {
     assertThat(api.write("/api/sites/" + site + "/publication", Map.of()).status()).isEqualTo(200);
-  }
-
-  private Api.Answer say(String page, String title, String address, String kind, boolean ready) {
-    return api.put(
-        "/api/pages/" + page + "/said",
-        Api.parts(
-            "title", title, "address", address, "description", "", "kind", kind, "ready", ready));
   }
 
   @Test
@@ -121,24 +78,20 @@ class SitesApiTest {
     String state = "/api/sites/oakum-rope-museum/publication";
     publish("oakum-rope-museum");
     assertThat(api.read(state).body().path("pagesChanged").asBoolean()).isFalse();
-    field("om-home", "om-month-t", "words", "Demonstrations at noon.");
+    api.field("om-home", "om-month-t", "words", "Demonstrations at noon.");
     assertThat(api.read(state).body().path("pagesChanged").asBoolean()).isTrue();
     publish("oakum-rope-museum");
     assertThat(api.read(state).body().path("pagesChanged").asBoolean()).isFalse();
-  }
-
-  private Api.Answer field(String page, String node, String field, String value) {
-    return api.editPage(page, "type", "FIELD", "node", node, "field", field, "value", value);
   }
 
   @Test
   void theMostSpecificRuleWinsAndAnExceptionHasNone() {
     String site = "quillon-clocks";
     List<Map<String, Object>> rules = kept(site);
-    rules.add(piece("band-above", "Notice", "site", "", "st-band-notice"));
-    rules.add(rule("", "band-above", "Notice", "page", "qc-bench", List.of(), "", ""));
-    rules.add(piece("header", "", "branch", "qc-prices", "st-header-above"));
-    Api.Answer kept = rules(site, rules);
+    rules.add(Api.ruleWith("band-above", "Notice", "site", "", "st-band-notice"));
+    rules.add(Api.rule("", "band-above", "Notice", "page", "qc-bench", List.of(), "", ""));
+    rules.add(Api.ruleWith("header", "", "branch", "qc-prices", "st-header-above"));
+    Api.Answer kept = api.rules(site, rules);
     assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
     publish(site);
     assertThat(published(site, "repairs/").select("main").text()).contains("everybody has to know");
@@ -148,8 +101,8 @@ class SitesApiTest {
     assertThat(published(site, "repairs/").select("header .divider")).isEmpty();
 
     rules = kept(site);
-    rules.add(piece("header", "", "site", "", "st-header-above"));
-    Api.Answer refused = rules(site, rules);
+    rules.add(Api.ruleWith("header", "", "site", "", "st-header-above"));
+    Api.Answer refused = api.rules(site, rules);
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.detail()).contains("equally specific").contains("the whole site");
     Api.Answer stale =
@@ -160,9 +113,9 @@ class SitesApiTest {
   @Test
   void linksFollowARenamedPageAndItsFormerAddressLeadsOn() {
     String site = "oakum-rope-museum";
-    assertThat(field("om-home", "om-opening/ob-button", "link", "page:om-visit").status())
+    assertThat(api.field("om-home", "om-opening/ob-button", "link", "page:om-visit").status())
         .isEqualTo(200);
-    assertThat(say("om-visit", "Come and see", "/come", "page", true).status()).isEqualTo(200);
+    assertThat(api.say("om-visit", "Come and see", "/come", "page", true).status()).isEqualTo(200);
     publish(site);
     Document home = published(site, "");
     assertThat(home.select("main a.button").eachAttr("href")).contains("come/");
@@ -171,12 +124,12 @@ class SitesApiTest {
         .endsWith("url=../come/");
     everyLinkLeadsSomewhere(site);
 
-    assertThat(say("om-visit", "Come and see", "/walk", "page", true).detail())
+    assertThat(api.say("om-visit", "Come and see", "/walk", "page", true).detail())
         .contains("Another page is at /walk");
-    assertThat(say("om-visit", "Come and see", "come", "page", true).detail())
+    assertThat(api.say("om-visit", "Come and see", "come", "page", true).detail())
         .contains("is no address");
 
-    assertThat(say("om-visit", "Come and see", "/come", "page", false).status()).isEqualTo(200);
+    assertThat(api.say("om-visit", "Come and see", "/come", "page", false).status()).isEqualTo(200);
     publish(site);
     assertThat(published(site, "").select("header nav a").eachText())
         .as("a page in work is not published, and no menu leads to it")
@@ -241,7 +194,7 @@ class SitesApiTest {
     String part = shared.body().path("around").path("parts").get(0).path("part").asString();
     assertThat(api.page(part).path("shared").path("pages")).hasSize(5);
     List<Integer> pages = new ArrayList<>();
-    coverage(site).path("parts").forEach(each -> pages.add(each.path("pages").asInt()));
+    api.coverage(site).path("parts").forEach(each -> pages.add(each.path("pages").asInt()));
     assertThat(pages).as("the header of before is kept, on no page").contains(0);
     assertThat(api.turn("tv-people", "undo").body().path("blocks")).hasSize(sections);
     assertThat(api.editPage(part, "type", "AROUND", "node", first, "region", "footer").status())
@@ -313,11 +266,11 @@ class SitesApiTest {
   void menusAreTreesOfSoundLinks() {
     String site = "oakum-rope-museum";
     long version = api.read("/api/sites/" + site + "/menus").body().path("version").asLong();
-    Map<String, Object> deep = item("a", item("b", item("c", item("d"))));
+    Map<String, Object> deep = Api.item("a", Api.item("b", Api.item("c", Api.item("d"))));
     assertThat(
             api.put(
                     "/api/sites/" + site + "/menus",
-                    Api.parts("version", version, "menus", List.of(menu("Main", deep))))
+                    Api.parts("version", version, "menus", List.of(Api.menu("Main", deep))))
                 .detail())
         .contains("at most 3 deep");
     assertThat(
@@ -328,7 +281,7 @@ class SitesApiTest {
                         version,
                         "menus",
                         List.of(
-                            menu(
+                            Api.menu(
                                 "Main",
                                 Api.parts(
                                     "words",
@@ -346,185 +299,13 @@ class SitesApiTest {
                 "version",
                 version,
                 "menus",
-                List.of(menu("Main", item("om-walk", item("om-numbers"))), menu("Footer"))));
+                List.of(
+                    Api.menu("Main", Api.item("om-walk", Api.item("om-numbers"))),
+                    Api.menu("Footer"))));
     assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
     publish(site);
     assertThat(published(site, "").select("header nav > ul > li > ul a").eachText())
         .containsExactly("In numbers");
     assertThat(published(site, "").select("footer nav")).isEmpty();
-  }
-
-  /** Edits of everything that the survey reads, in any order, as often as one likes. */
-  private List<Runnable> edits(String site, Random random) {
-    String words = "Said " + random.nextInt(5);
-    String page = List.of("tv-home", "tv-waiting", "tv-how").get(random.nextInt(3));
-    return List.of(
-        () -> field("tv-home", "tv-opening/so-heading", "words", words),
-        () -> field("tv-home", "tv-opening/so-picture", "picture", "stand-in"),
-        () -> field("tv-home", "tv-opening/so-button", "link", "page:" + page),
-        () ->
-            api.editPage("tv-how", "type", "ADD", "node", "tv-how", "kind", "section", "value", ""),
-        () ->
-            api.editPage(
-                "tv-how", "type", "PLACE", "node", "tv-how", "before", "", "piece", "st-cards"),
-        () ->
-            api.finish(
-                "type",
-                "VALUE",
-                "site",
-                site,
-                "token",
-                "t-text",
-                "value",
-                random.nextBoolean() ? "#24331f" : "#b9c4b4"),
-        () -> api.turn("tv-how", "undo"),
-        () -> api.write("/api/pages/tv-waiting/take-away", Map.of("leadsTo", "tv-how")),
-        () -> api.write("/api/sites/" + site + "/gone/tv-waiting/bring-back", Map.of()),
-        () -> {
-          JsonNode shed = api.read("/api/pictures").body();
-          for (JsonNode card : shed) {
-            if (card.path("picture").path("id").asString().equals("plots-in-june")) {
-              Map<String, Object> said = new LinkedHashMap<>();
-              card.path("picture").properties().forEach(e -> said.put(e.getKey(), e.getValue()));
-              said.keySet().retainAll(GalleryApiTest.SAID);
-              said.put("alt", random.nextBoolean() ? "" : words);
-              api.put("/api/pictures/plots-in-june", said);
-            }
-          }
-        },
-        () ->
-            api.editPage(
-                "tv-home",
-                "type",
-                "FIELD",
-                "node",
-                "tv-opening/so-picture",
-                "field",
-                "picture",
-                "value",
-                "plots-in-june",
-                "alt",
-                "",
-                "decoration",
-                random.nextBoolean()),
-        () ->
-            say(
-                page,
-                words,
-                "/" + words.toLowerCase(Locale.ROOT).replace(' ', '-'),
-                "page",
-                random.nextBoolean()),
-        () -> say("tv-waiting", "Waiting list", "/waiting-list", "contact", true),
-        () ->
-            rules(
-                site,
-                random.nextBoolean()
-                    ? List.of()
-                    : List.of(piece("header", "", "site", "", "st-header-line"))),
-        () -> {
-          long version = api.read("/api/sites/" + site + "/menus").body().path("version").asLong();
-          api.put(
-              "/api/sites/" + site + "/menus",
-              Api.parts("version", version, "menus", List.of(menu("Main", item(page)))));
-        },
-        () -> {
-          JsonNode said = api.read("/api/sites/" + site + "/details").body();
-          Map<String, Object> other = new LinkedHashMap<>();
-          said.properties().forEach(each -> other.put(each.getKey(), each.getValue()));
-          other.put("phone", random.nextBoolean() ? "" : "01632 960 338");
-          api.put("/api/sites/" + site + "/details", other);
-        });
-  }
-
-  private List<JsonNode> findings(String site, String rule) {
-    return api.read("/api/sites/" + site + "/survey")
-        .body()
-        .valueStream()
-        .filter(each -> each.path("word").asString().equals(rule))
-        .flatMap(each -> each.path("findings").valueStream())
-        .toList();
-  }
-
-  @Test
-  void whatARuleFindsIsMendedInOneEditOfEachPageWhichCanBeUndone() {
-    String site = "quillon-clocks";
-    int before = findings(site, "phone-text").size();
-    for (String page : List.of("qc-home", "qc-bench")) {
-      for (int i = 0; i < 2; i++) {
-        String section = added(page, page, "section");
-        String text = added(page, section, "text");
-        field(page, text, "words", "Small words " + i);
-        Map<String, Object> small =
-            Api.parts(
-                "node", text,
-                "property", "font-size",
-                "device", "phone",
-                "state", "normal",
-                "value", "8px");
-        assertThat(api.editPage(page, "type", "SETTINGS", "settings", List.of(small)).status())
-            .isEqualTo(200);
-      }
-    }
-    assertThat(findings(site, "phone-text"))
-        .hasSize(before + 4)
-        .allMatch(finding -> finding.path("mendable").asBoolean());
-    String found = FullSurvey.remembered(beans, site);
-    JsonNode mended = api.write("/api/sites/" + site + "/survey/phone-text/mend", Map.of()).body();
-    assertThat(mended.valueStream().map(each -> each.path("document").asString()))
-        .contains("qc-home", "qc-bench");
-    assertThat(findings(site, "phone-text")).isEmpty();
-    for (JsonNode each : mended) {
-      assertThat(
-              api.write(
-                      "/api/pages/" + each.path("document").asString() + "/undo",
-                      Map.of("version", each.path("version").asLong()))
-                  .status())
-          .isEqualTo(200);
-    }
-    assertThat(FullSurvey.remembered(beans, site)).isEqualTo(found);
-    assertThat(api.write("/api/sites/" + site + "/survey/nothing/mend", Map.of()).status())
-        .isEqualTo(422);
-  }
-
-  /** Adds a thing and says its id. */
-  private String added(String page, String parent, String kind) {
-    JsonNode made =
-        api.editPage(page, "type", "ADD", "node", parent, "kind", kind, "value", "").body();
-    return made.path("made").get(0).asString();
-  }
-
-  @Test
-  void aSurveyAfterAnyEditsFindsWhatAFullOneFinds() {
-    String site = "tern-valley";
-    Random random = new Random(11);
-    Set<String> told = new HashSet<>();
-    for (int i = 0; i < 60; i++) {
-      List<Runnable> edits = edits(site, random);
-      edits.get(random.nextInt(edits.size())).run();
-      String remembered = FullSurvey.remembered(beans, site);
-      assertThat(remembered).as("after %d edits", i + 1).isEqualTo(FullSurvey.of(beans, site));
-      told.add(remembered);
-    }
-    List<String> ofSite = new ArrayList<>();
-    api.read("/api/sites/" + site + "/survey")
-        .body()
-        .forEach(rule -> rule.path("findings").forEach(each -> ofSite.add(each.toString())));
-    Set<String> ofPages = new HashSet<>();
-    for (JsonNode page : api.read("/api/sites/" + site).body().path("pages")) {
-      api.read("/api/pages/" + page.path("id").asString() + "/survey")
-          .body()
-          .forEach(rule -> rule.path("findings").forEach(each -> ofPages.add(each.toString())));
-    }
-    assertThat(ofPages).as("page by page").containsExactlyInAnyOrderElementsOf(ofSite);
-    assertThat(api.read("/api/pages/nowhere/survey").status()).isEqualTo(404);
-    assertThat(told).as("the edits come to something").hasSizeGreaterThan(8);
-  }
-
-  private static Map<String, Object> menu(String name, Object... items) {
-    return Api.parts("name", name, "items", List.of(items));
-  }
-
-  private static Map<String, Object> item(String page, Object... below) {
-    return Api.parts("words", "", "link", "page:" + page, "below", List.of(below));
   }
 }

@@ -3,10 +3,7 @@ package goodbones.server.sites;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Pin;
-import goodbones.document.Placement;
-import goodbones.library.Adopted;
-import goodbones.library.Placements;
+import goodbones.propagation.BroughtBack;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.UsageIndex;
 import goodbones.server.problems.BadInput;
@@ -18,7 +15,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -129,9 +125,7 @@ class GonePages {
   }
 
   /**
-   * Brings a page back as it was. A placement whose piece the site shows in another revision by now
-   * stays on the one that it showed, and waits: what was changed on it is not shown on another
-   * revision unasked.
+   * Brings a page back as it was; see {@link BroughtBack}.
    *
    * @throws NotFound if no such page was taken away
    */
@@ -142,15 +136,16 @@ class GonePages {
         gone.findById(pageId)
             .filter(one -> one.siteId().equals(siteId))
             .orElseThrow(() -> new NotFound("page", pageId));
-    Adopted then = sites.adopted(siteId, page.stamp());
-    Adopted now = sites.adopted(siteId);
     Node root =
-        Placements.mapped(
+        BroughtBack.page(
             DocumentJson.read(page.document(), Node.class),
-            (path, placement) -> asShown(placement, then, now));
+            sites.adopted(siteId, page.stamp()),
+            sites.adopted(siteId));
     PageSaid said = page.said();
     String address = freeAddress(siteId, said.address());
-    PageEntity back = new PageEntity(page, address);
+    PageEntity back = new PageEntity(page);
+    back.describe(
+        new PageSaid(said.title(), address, said.description(), said.kind(), said.ready()));
     back.file(pages.existsById(page.parentId()) ? page.parentId() : "", page.position());
     back.write(DocumentJson.write(root), root.children().size(), clock.instant());
     entities.persist(back);
@@ -168,14 +163,6 @@ class GonePages {
     pages.flush();
     sites.refile(siteId);
     usage.page(siteId, pageId, root);
-  }
-
-  private static Placement asShown(Placement placement, Adopted then, Adopted now) {
-    Optional<Integer> was = Optional.ofNullable(then.revisions().get(placement.pieceId()));
-    Optional<Integer> is = Optional.ofNullable(now.revisions().get(placement.pieceId()));
-    return placement.pin().isPresent() || was.isEmpty() || was.equals(is)
-        ? placement
-        : placement.withPin(Optional.of(new Pin(was.get(), Pin.Reason.WAITING)));
   }
 
   private String freeAddress(String siteId, String wanted) {

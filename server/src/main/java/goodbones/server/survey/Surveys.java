@@ -32,7 +32,6 @@ import goodbones.survey.SurveyedPage;
 import goodbones.survey.SurveyedSite;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -234,13 +233,10 @@ public class Surveys {
       }
       return new Dangling(
           links,
-          known.menus().stream().filter(menu -> leadsTo(menu, pageId)).map(Menu::name).toList());
-    }
-
-    private boolean leadsTo(Menu menu, String pageId) {
-      Set<String> to = new HashSet<>();
-      menu.walk(item -> site.links().page(item.link()).map(SitePage::id).ifPresent(to::add));
-      return to.contains(pageId);
+          known.menus().stream()
+              .filter(menu -> site.links().leads(menu, pageId))
+              .map(Menu::name)
+              .toList());
     }
 
     private List<SurveyedRule> told() {
