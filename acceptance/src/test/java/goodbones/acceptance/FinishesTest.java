@@ -298,17 +298,17 @@ class FinishesTest extends WithDesigner {
         .hasCSS("font-family", Pattern.compile("^\"?Liberation Sans Narrow.*"));
     designer.button("Save").click();
     assertThat(designer.button("Undo: set font.heading of Quillon Clock Repair")).isVisible();
-    Object loaded =
-        designer
-            .content(SPECIMEN)
-            .evaluate(
-                """
-                async () => {
-                  await document.fonts.ready;
-                  return [...document.fonts].some((face) =>
-                    face.family.includes('Liberation Sans Narrow') && face.status === 'loaded');
-                }
-                """);
-    assertThat(loaded).isEqualTo(true);
+    page()
+        .waitForCondition(
+            () ->
+                Boolean.TRUE.equals(
+                    designer
+                        .content(SPECIMEN)
+                        .evaluate(
+                            """
+                            () => [...document.fonts].some((face) =>
+                              face.family.includes('Liberation Sans Narrow')
+                                && face.status === 'loaded')
+                            """)));
   }
 }
