@@ -2,13 +2,18 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, done } from '../../api/client';
+import { PicturePicker } from '../../workbench/ladder/PicturePicker';
+import { fileOf, usePicturesAtHand } from '../pictures/usePictures';
+import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { KeepLine, useKeep } from '../../ui/Keep';
 import { usePageKinds, type SitePage } from './useSites';
 
 type Props = { siteId: string; page: SitePage };
 
-type Said = Pick<SitePage, 'title' | 'address' | 'description' | 'kind' | 'ready'>;
+type Said = Pick<SitePage, (typeof parts)[number]>;
+
+const parts = ['title', 'address', 'description', 'picture', 'kind', 'ready'] as const;
 
 /** What is said of a page besides what stands on it. */
 export function PageSettings({ siteId, page }: Props) {
@@ -16,19 +21,17 @@ export function PageSettings({ siteId, page }: Props) {
   const [said, setSaid] = useState<Said>(page);
   const [kept, setKept] = useState(false);
   const kinds = usePageKinds();
-  const changed = (['title', 'address', 'description', 'kind', 'ready'] as const).some(
-    (key) => said[key] !== page[key],
-  );
+  const changed = parts.some((key) => said[key] !== page[key]);
   const change = (part: Partial<Said>) => {
     setSaid({ ...said, ...part });
     setKept(false);
   };
   const { problem, keep } = useKeep(async () => {
-    const { title, address, description, kind, ready } = said;
+    const { title, address, description, picture, kind, ready } = said;
     await done(
       api.PUT('/api/pages/{id}/said', {
         params: { path: { id: page.id } },
-        body: { title, address, description, kind, ready },
+        body: { title, address, description, picture, kind, ready },
       }),
     );
     await queries.invalidateQueries({ queryKey: ['sites'] });
@@ -88,9 +91,17 @@ export function PageSettings({ siteId, page }: Props) {
           }}
         />
         <span className="block text-[12.5px] text-soft">
-          One or two sentences for search results; {said.description.length} characters.
+          One or two sentences for search results, and its summary in lists of pages;{' '}
+          {said.description.length} characters.
         </span>
       </label>
+      <PagePicture
+        siteId={siteId}
+        picture={said.picture}
+        onChoose={(picture) => {
+          change({ picture });
+        }}
+      />
       <label>
         <span className="font-medium">Kind</span>
         <select
@@ -131,5 +142,64 @@ export function PageSettings({ siteId, page }: Props) {
         onKeep={() => void keep()}
       />
     </form>
+  );
+}
+
+type PictureProps = { siteId: string; picture: string; onChoose: (picture: string) => void };
+
+/** The picture that stands for a page where others show it. */
+function PagePicture({ siteId, picture, onChoose }: PictureProps) {
+  const [open, setOpen] = useState(false);
+  const known = usePicturesAtHand(siteId).data?.find(({ id }) => id === picture);
+  return (
+    <div role="group" aria-label="Picture">
+      <span className="font-medium">Picture</span>
+      {known && (
+        <img
+          src={fileOf(known, 320)}
+          alt={known.alt}
+          className="mt-0.5 w-full h-28 object-cover border border-line"
+        />
+      )}
+      <span className="flex gap-x-4">
+        <Button
+          look="quiet"
+          onClick={() => {
+            setOpen(true);
+          }}
+        >
+          {picture === '' ? 'Choose a picture' : 'Choose another'}
+        </Button>
+        {picture !== '' && (
+          <Button
+            look="quiet"
+            onClick={() => {
+              onChoose('');
+            }}
+          >
+            Take it away
+          </Button>
+        )}
+      </span>
+      <span className="block text-[12.5px] text-soft">
+        For lists of pages, and where others share a link to it.
+      </span>
+      {open && (
+        <PicturePicker
+          open
+          behind
+          site={siteId}
+          chosen={picture}
+          said={{ alt: '', decoration: false }}
+          onClose={() => {
+            setOpen(false);
+          }}
+          onChoose={(chosen) => {
+            onChoose(chosen);
+            return Promise.resolve(undefined);
+          }}
+        />
+      )}
+    </div>
   );
 }

@@ -6,14 +6,14 @@ const own: ListView = {
   node: 'fares',
   own: true,
   items: [
-    { id: 'i1', node: 'i1/fare' },
-    { id: 'i2', node: 'i2/fare' },
+    { id: 'i1', page: '', node: 'i1/fare' },
+    { id: 'i2', page: '', node: 'i2/fare' },
   ],
 };
 const placed: ListView = {
   node: 'p/fares',
   own: false,
-  items: [{ id: 'p/i1', node: 'p/i1/fare' }],
+  items: [{ id: 'p/i1', page: '', node: 'p/i1/fare' }],
 };
 
 describe('items of lists', () => {
@@ -25,7 +25,7 @@ describe('items of lists', () => {
   });
 
   it('takes the innermost where a list stands in an item', () => {
-    const inner: ListView = { node: 'i1/in', own: false, items: [{ id: 'i1/j', node: 'i1/j/x' }] };
+    const inner: ListView = { node: 'i1/in', own: false, items: [{ id: 'i1/j', page: '', node: 'i1/j/x' }] };
     expect(itemAround([inner, own], 'i1/j/x')?.id).toBe('i1/j');
   });
 

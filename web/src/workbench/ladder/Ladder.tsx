@@ -162,8 +162,9 @@ export function Ladder(props: Props) {
               list={view.lists.find((list) => list.node === node.id)}
               item={itemAround(view.lists, node.id)}
               alone={alone}
+              site={inPiece ? '' : view.siteId}
               onAlone={onAlone}
-              onEdit={(edit) => void onEdit(edit)}
+              onEdit={onEdit}
             />
           )}
           {also.length === 0 && authoring && (

@@ -28,7 +28,7 @@ final class Designer implements AutoCloseable {
     this.address = address;
     this.context =
         BROWSER.get().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-    PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     this.page = newTab();
   }
 
@@ -55,7 +55,7 @@ final class Designer implements AutoCloseable {
 
   Page newTab() {
     Page tab = context.newPage();
-    tab.setDefaultTimeout(15_000);
+    tab.setDefaultTimeout(30_000);
     return tab;
   }
 

@@ -11,6 +11,8 @@ public enum Bound {
   MAIL("mail", "Mail address"),
   HOURS("hours", "Opening hours"),
   PAGE("page", "Title of the page"),
+  ITEM_TITLE("item-title", "Title of the page shown"),
+  ITEM_SUMMARY("item-summary", "Summary of the page shown"),
   YEAR("year", "Year");
 
   private final String word;

@@ -150,7 +150,11 @@ public final class Catalogue {
         union(TYPE, ELEMENT, EnumSet.of(FLOW, ROW_GAP, COLUMN_GAP)));
     add(Kind.DIVIDER, List.of(), Set.of(), union(ELEMENT, EnumSet.of(RULE_WIDTH, RULE_COLOR)));
     add(Kind.PLACEMENT, List.of(), Set.of(), Set.of());
-    add(Kind.ITEM, List.of(), Set.of(), Set.of());
+    add(
+        Kind.ITEM,
+        List.of(new Field(PageShown.FIELD, "Page it shows", Field.Type.PAGE, true, 2000)),
+        Set.of(),
+        Set.of());
     add(
         Kind.PATTERN,
         List.of(),

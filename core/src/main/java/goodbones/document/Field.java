@@ -15,13 +15,15 @@ public record Field(String key, String label, Type type, boolean slot, int limit
   private static final int LINK_LIMIT = 2000;
   private static final Pattern LINK =
       Pattern.compile(
-          "(https?://|mailto:|tel:)[^\\s\"<>]+|(page|role|file|detail):[^\\s\"<>]+|[/#?][^\\s\"<>]*|");
+          "(https?://|mailto:|tel:)[^\\s\"<>]+|(page|role|file|detail|item):[^\\s\"<>]+"
+              + "|[/#?][^\\s\"<>]*|");
 
   /** What a field holds. */
   public enum Type {
     WORDS(FieldValue.Words.class),
     PICTURE(FieldValue.Picture.class),
     LINK(FieldValue.Link.class),
+    PAGE(FieldValue.Link.class),
     LEVEL(FieldValue.Level.class),
     MENU(FieldValue.Menu.class);
 
@@ -57,7 +59,10 @@ public record Field(String key, String label, Type type, boolean slot, int limit
           ? Optional.of("Choose one of the site's menus")
           : tooLong(menu.name());
     }
-    return linkFault(((FieldValue.Link) value).target());
+    String target = ((FieldValue.Link) value).target();
+    return type == Type.PAGE && !target.startsWith(PageShown.PAGE)
+        ? Optional.of("An item shows a page of the site: choose one of them")
+        : linkFault(target);
   }
 
   /** Whether something may be linked to: a page or section of the site, or outside, mail, phone. */
@@ -88,7 +93,7 @@ public record Field(String key, String label, Type type, boolean slot, int limit
                     : linkFault(mark.value());
             case COLOUR -> colourFault(mark.value());
             case BOUND ->
-                Bound.ofWord(mark.value()).isEmpty()
+                Bound.ofWord(mark.value()).isEmpty() && PageShown.words(mark.value()).isEmpty()
                     ? Optional.of(
                         "“" + abbreviated(mark.value()) + "” is nothing that words follow")
                     : Optional.empty();

@@ -102,6 +102,11 @@ public final class NodeId implements Comparable<NodeId> {
     return value.startsWith(member.value + "/");
   }
 
+  /** Whether it is a placement or item, or stands in that. */
+  public boolean isOrIsIn(NodeId member) {
+    return equals(member) || isIn(member);
+  }
+
   /** The address as seen from inside a placement or item that it stands in. */
   public NodeId from(NodeId member) {
     return new NodeId(value.substring(member.value.length() + 1));

@@ -45,7 +45,7 @@ public record Uses(SortedSet<String> pictures, SortedSet<String> pieces) {
   }
 
   private static void collect(FieldValue value, SortedSet<String> pictures) {
-    if (value instanceof FieldValue.Picture picture) {
+    if (value instanceof FieldValue.Picture picture && !PageShown.isPicture(picture.pictureId())) {
       pictures.add(picture.pictureId());
     }
   }

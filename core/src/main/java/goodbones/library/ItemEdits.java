@@ -83,6 +83,9 @@ final class ItemEdits {
     List<Edit> edits = new ArrayList<>(List.of(set(list, ids, own)));
     NodeId path = list.inner().beside(item.id());
     Placement said = item.placement().orElseThrow().within(path);
+    Items.content(item, path)
+        .forEach(
+            (key, value) -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.of(value))));
     said.changes()
         .forEach(
             (key, value) -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.of(value))));
@@ -104,7 +107,7 @@ final class ItemEdits {
     takenAlong(list, inside, edits);
     if (now.own().contains(item.id().own())) {
       placement(list).changes().keySet().stream()
-          .filter(key -> key.node().isIn(item.id().inner()))
+          .filter(key -> key.node().isOrIsIn(item.id().inner()))
           .forEach(key -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.empty())));
     }
     return new Edit.Group(edits);

@@ -71,6 +71,18 @@ public final class Items {
                     chosen));
   }
 
+  /** What an item says itself, as local changes of one at another path. */
+  public static Map<LocalKey, LocalValue> content(Node item, NodeId path) {
+    Map<LocalKey, LocalValue> content = new TreeMap<>();
+    item.content()
+        .forEach(
+            (field, value) ->
+                content.put(
+                    new LocalKey(path, Aspect.content(field)),
+                    new LocalValue.ContentIs(Optional.of(value))));
+    return content;
+  }
+
   /** What is chosen about what a member shows, by the paths inside it. */
   static Map<LocalKey, LocalValue> shown(Node member) {
     Map<LocalKey, LocalValue> picks = new TreeMap<>();

@@ -6,6 +6,7 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.PageShown;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import java.util.ArrayList;
@@ -96,7 +97,8 @@ public final class Lifting {
    */
   public Node lifted(Node node) {
     if (node.kind() == Kind.ITEM) {
-      return lifted(node.children().get(0));
+      Node shown = node.children().get(0);
+      return lifted(PageShown.of(node).map(page -> PageShown.showing(shown, page)).orElse(shown));
     }
     if (node.placement().isEmpty()) {
       return node.withId(ids.apply(node.id()))
@@ -125,7 +127,7 @@ public final class Lifting {
         library.expanded(bound.pieceId(), bound.settled(), new Picks(forms)).index();
     RevisionIndex own = library.expanded(bound.pieceId(), bound.settled()).index();
     Placement tied =
-        new Tied(node, bound, piece.index())
+        new Tied(node, bound, piece.index(), own)
             .placement(picks(chosen, plain, own))
             .withSettled(bound.settled());
     boolean follows = outside.shownBy(tied) == bound.settled();
@@ -174,7 +176,7 @@ public final class Lifting {
       RevisionIndex plain,
       RevisionIndex own,
       Map<LocalKey, LocalValue> chosen) {
-    return new Tied(member, Placement.of(""), pattern).placement(picks(chosen, plain, own));
+    return new Tied(member, Placement.of(""), pattern, own).placement(picks(chosen, plain, own));
   }
 
   /** What is placed in a piece, as a placement that holds all that differs by itself. */
@@ -182,16 +184,22 @@ public final class Lifting {
     private final Node member;
     private final Placement bound;
     private final RevisionIndex base;
+    private final RevisionIndex own;
     private final Map<NodeId, Node> shown = new HashMap<>();
     private final Map<NodeId, NodeId> parents = new HashMap<>();
     private final Map<LocalKey, LocalValue> said = new TreeMap<>();
     private final TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
     private final TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
 
-    Tied(Node member, Placement bound, RevisionIndex base) {
+    /**
+     * @param base what is placed, with what is chosen about it
+     * @param own the same with nothing chosen
+     */
+    Tied(Node member, Placement bound, RevisionIndex base, RevisionIndex own) {
       this.member = member;
       this.bound = bound;
       this.base = base;
+      this.own = own;
       member.walk(
           node -> {
             shown.put(node.id(), node);
@@ -325,12 +333,13 @@ public final class Lifting {
       node.children().forEach(child -> removals(child, gone));
     }
 
+    /** Also what is said of items that are left out: they can come back. */
     private void keepUnseen() {
       said.forEach(
           (key, value) -> {
             boolean unseen = !shown.containsKey(key.node().within(member.id()));
             boolean aValue = !(key.aspect() instanceof Aspect.Placed);
-            if (unseen && aValue && base.has(key.node())) {
+            if (unseen && aValue && (base.has(key.node()) || own.has(key.node()))) {
               changes.put(key, value);
             }
           });

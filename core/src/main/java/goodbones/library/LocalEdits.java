@@ -139,6 +139,10 @@ final class LocalEdits {
     if (library.isEmpty()) {
       return inInsert(e.node(), e.aimedAt(e.node().inner()));
     }
+    if (library.get().kind() == Kind.ITEM) {
+      // An item draws nothing itself, and what is drawn is all that is looked at in the end.
+      requireFits(e, library.get());
+    }
     LocalKey key = new LocalKey(e.node().inner(), Aspect.content(e.field()));
     boolean ofSite = showing.isOfSite() && library.get().options().siteSlots().contains(e.field());
     if (ofSite && !placement(e.node()).changes().containsKey(key)) {
@@ -156,15 +160,19 @@ final class LocalEdits {
 
   /** A slot of the whole site is filled for all pages; nothing takes it back to the library's. */
   private Edit forSite(Edit.SetContent e, Node slot) {
-    e.value()
-        .flatMap(
-            value -> Catalogue.field(slot.kind(), e.field()).flatMap(field -> field.faultOf(value)))
-        .ifPresent(
-            fault -> {
-              throw Refused.at(slot, fault);
-            });
+    requireFits(e, slot);
     NodeId id = e.node().own();
     return new Edit.FillSite(id, e.field(), e.value(), showing.fillings().of(id, e.field()));
+  }
+
+  private static void requireFits(Edit.SetContent e, Node on) {
+    e.value()
+        .flatMap(
+            value -> Catalogue.field(on.kind(), e.field()).flatMap(field -> field.faultOf(value)))
+        .ifPresent(
+            fault -> {
+              throw Refused.at(on, fault);
+            });
   }
 
   /** A local change of a library node, or the edit itself on a local insert's. */
@@ -409,7 +417,8 @@ final class LocalEdits {
   /** A move out of a placement is a removal there and an independent copy elsewhere. */
   private Edit moveOut(Edit.Move e, Node moved) {
     Node copy =
-        Lifting.from(stored, shown, library, showing, this::derived, e.node()).lifted(moved);
+        Lifting.from(stored, shown, library, showing, this::derived, e.node())
+            .lifted(shown.taken(moved.id()).orElse(moved));
     Edit.Insert there = new Edit.Insert(e.parent(), e.index(), copy);
     return new Edit.Group(
         List.of(remove(new Edit.Remove(e.node())), e.parent().isInside() ? insert(there) : there));

@@ -2,6 +2,7 @@ package goodbones.library;
 
 import goodbones.document.Kind;
 import goodbones.document.Node;
+import goodbones.document.PageShown;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -47,7 +48,22 @@ public final class Members {
         same = false;
       }
     }
-    return same ? at : at.withChildren(seen);
+    return showing(node, at, same ? at : at.withChildren(seen));
+  }
+
+  /** What stands in items shows the page that they name, the innermost first. */
+  private static Node showing(Node member, Node outermost, Node drawn) {
+    Node at = member;
+    List<String> pages = new ArrayList<>();
+    while (at != outermost) {
+      PageShown.of(at).ifPresent(page -> pages.add(0, page));
+      at = at.children().get(0);
+    }
+    Node shown = drawn;
+    for (String page : pages) {
+      shown = PageShown.showing(shown, page);
+    }
+    return shown;
   }
 
   /** Whether there is anything of it to draw. */

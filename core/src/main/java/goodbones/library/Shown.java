@@ -4,6 +4,7 @@ import goodbones.document.Aspect;
 import goodbones.document.LocalKey;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.PageShown;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
 import goodbones.document.StyleValue;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * What a document shows: its tree with every placement replaced by the revision that it shows,
@@ -55,6 +57,40 @@ public record Shown(Node root, Node members, Map<NodeId, Origin> origins) implem
   public static Shown of(Node document, Showing showing, Library library, Fillings fillings) {
     Expanded expanded = Expanded.of(document, showing, library, fillings);
     return new Shown(fillings.drawn(expanded.root()), expanded.root(), expanded.origins());
+  }
+
+  /**
+   * Something with its placements as members, as it can be taken elsewhere: it shows of a page what
+   * it shows here.
+   */
+  public Optional<Node> taken(NodeId id) {
+    Optional<Node> found = members.find(id);
+    if (found.isEmpty()) {
+      return found;
+    }
+    Node taken = found.get();
+    Optional<Node> around = members.parentOf(id);
+    while (around.isPresent()) {
+      Optional<String> page = PageShown.of(around.get());
+      if (page.isPresent()) {
+        taken = PageShown.showing(taken, page.get());
+      }
+      around = members.parentOf(around.get().id());
+    }
+    return Optional.of(taken);
+  }
+
+  /** The same without the items of lists that show a page which is not to be shown. */
+  public Shown withPages(Predicate<String> shown) {
+    Node kept = withPages(members, shown);
+    return kept == members ? this : new Shown(Members.withoutMembers(kept), kept, origins);
+  }
+
+  private static Node withPages(Node node, Predicate<String> shown) {
+    List<Node> kept = new ArrayList<>(node.children());
+    kept.removeIf(child -> PageShown.of(child).filter(shown.negate()).isPresent());
+    Node left = kept.size() == node.children().size() ? node : node.withChildren(kept);
+    return Members.mapChildren(left, child -> withPages(child, shown));
   }
 
   /** Other nodes in the place of these; those that come from here keep their origins. */

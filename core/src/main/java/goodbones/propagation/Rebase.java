@@ -268,7 +268,7 @@ public final class Rebase {
             for (NodeId item : items) {
               verdicts.keySet().stream()
                   .filter(key -> verdicts.get(key) == Verdict.DORMANT)
-                  .filter(key -> key.node().isIn(list.node().beside(item)))
+                  .filter(key -> key.node().isOrIsIn(list.node().beside(item)))
                   .forEach(key -> leftOut.put(key, list));
             }
           }

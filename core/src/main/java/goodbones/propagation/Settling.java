@@ -6,6 +6,7 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.PageShown;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.Items;
@@ -241,6 +242,7 @@ final class Settling {
       keys.forEach(changes::remove);
       Placement there = like.within(path);
       changes.putAll(there.changes());
+      changes.putAll(Items.content(shown.get(), path));
       order.putAll(there.order());
       LocalValue.ItemsAre now =
           changes.get(items) instanceof LocalValue.ItemsAre written
@@ -277,7 +279,7 @@ final class Settling {
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
     NodeId home = survivor(top, then.standing());
-    Optional<Node> shown = then.shown(top);
+    Optional<Node> shown = then.shown(top).map(node -> ofItsItems(node, then));
     Set<NodeId> copied = new HashSet<>();
     Optional<Node> left =
         shown
@@ -307,6 +309,19 @@ final class Settling {
         }
       }
     }
+  }
+
+  /** With what it shows of the pages that the items around it name. */
+  private static Node ofItsItems(Node node, View then) {
+    Node shown = node;
+    for (NodeId around : then.standing().upwards(node.id())) {
+      Optional<String> page =
+          around.equals(node.id()) ? Optional.empty() : then.shown(around).flatMap(PageShown::of);
+      if (page.isPresent()) {
+        shown = PageShown.showing(shown, page.get());
+      }
+    }
+    return shown;
   }
 
   /** What the page itself has put in there asks by itself where it cannot follow by itself. */

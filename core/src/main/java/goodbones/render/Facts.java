@@ -1,6 +1,8 @@
 package goodbones.render;
 
 import goodbones.document.Bound;
+import goodbones.document.FieldValue;
+import goodbones.document.PageShown;
 import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
@@ -8,6 +10,7 @@ import goodbones.site.PageTree;
 import goodbones.site.SitePage;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,28 +25,31 @@ import java.util.Optional;
  * @param menus the menus of the site, by name
  * @param social the client's addresses at other services, each by what it is called
  * @param sections the addresses of what stands straight on the page, by its node or placement
+ * @param pages what other pages can be shown as, by their ids
  */
 public record Facts(
     Map<Bound, String> words,
     String logo,
     Map<String, List<Entry>> menus,
     List<Entry> social,
-    Map<String, String> sections) {
+    Map<String, String> sections,
+    Map<String, SitePage> pages) {
   /** Nothing is known. */
-  public static final Facts NONE = new Facts(Map.of(), "", Map.of(), List.of(), Map.of());
+  public static final Facts NONE = new Facts(Map.of(), "", Map.of(), List.of(), Map.of(), Map.of());
 
   public Facts {
     words = Map.copyOf(words);
     menus = Map.copyOf(menus);
     social = List.copyOf(social);
     sections = Map.copyOf(sections);
+    pages = Map.copyOf(pages);
   }
 
   /**
    * @param addresses of what stands straight on the page, by its node or placement
    */
   public Facts withSections(Map<String, String> addresses) {
-    return new Facts(words, logo, menus, social, addresses);
+    return new Facts(words, logo, menus, social, addresses, pages);
   }
 
   /**
@@ -94,7 +100,19 @@ public record Facts(
         details.social().stream()
             .map(each -> new Entry(each.name(), each.address(), false, List.of()))
             .toList(),
-        Map.of());
+        Map.of(),
+        pages(tree, former, links));
+  }
+
+  /** Also by the ids of those that were taken away, for what stands in their place. */
+  private static Map<String, SitePage> pages(
+      PageTree tree, Map<String, String> former, Links links) {
+    Map<String, SitePage> pages = new HashMap<>();
+    former
+        .keySet()
+        .forEach(id -> links.page(Links.PAGE + id).ifPresent(page -> pages.put(id, page)));
+    tree.all().forEach(page -> pages.put(page.id(), page));
+    return pages;
   }
 
   /** What leads nowhere is left out, and so is what is below it. */
@@ -118,7 +136,30 @@ public record Facts(
   }
 
   Optional<String> of(String what) {
-    return Bound.ofWord(what).map(words::get).filter(value -> !value.isBlank());
+    return PageShown.words(what)
+        .flatMap(
+            of ->
+                Optional.ofNullable(pages.get(of.page()))
+                    .map(of.summary() ? SitePage::description : SitePage::title))
+        .or(() -> Bound.ofWord(what).map(words::get))
+        .filter(value -> !value.isBlank());
+  }
+
+  /** The picture to be drawn; one that stands in where a page is to be shown that has none. */
+  String picture(String id) {
+    if (!PageShown.isPicture(id)) {
+      return id;
+    }
+    return PageShown.picture(id)
+        .map(pages::get)
+        .map(SitePage::picture)
+        .filter(picture -> !picture.isEmpty())
+        .orElse(FieldValue.Picture.STAND_IN_ID);
+  }
+
+  /** Whether a picture only shows where a real one goes. */
+  boolean standsIn(FieldValue.Picture picture) {
+    return picture(picture.pictureId()).equals(FieldValue.Picture.STAND_IN_ID);
   }
 
   List<Entry> menu(String name) {

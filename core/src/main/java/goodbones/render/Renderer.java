@@ -65,15 +65,7 @@ public final class Renderer {
     this.tokens = new Properties(finishes, memo.refs());
     this.cascade = new Cascade(page.root(), page, finishes);
     this.sizes = new PictureSizes(page.root(), cascade, finishes.house());
-    this.declarations =
-        new Declarations(
-            cascade,
-            finishes.house(),
-            tokens,
-            id -> {
-              pictures.add(id);
-              return surroundings.pictures().apply(id);
-            });
+    this.declarations = new Declarations(cascade, finishes.house(), tokens, this::pictured);
   }
 
   /**
@@ -240,9 +232,8 @@ public final class Renderer {
     if (logo.isEmpty()) {
       html.append(Html.escape(name.isBlank() ? "Client’s name" : name));
     } else {
-      pictures.add(logo);
       html.append("<img src=\"")
-          .append(Html.escape(surroundings.base() + surroundings.pictures().apply(logo).url()))
+          .append(Html.escape(surroundings.base() + pictured(logo).url()))
           .append("\" alt=\"")
           .append(Html.escape(name))
           .append("\">");
@@ -368,8 +359,11 @@ public final class Renderer {
       }
       return;
     }
-    pictures.add(picture.pictureId());
-    Pictured known = surroundings.pictures().apply(picture.pictureId());
+    boolean unset = surroundings.facts().standsIn(picture);
+    if (unset && !picture.standIn() && !surroundings.withIds()) {
+      return;
+    }
+    Pictured known = pictured(picture.pictureId());
     open(
         "img",
         node,
@@ -379,7 +373,14 @@ public final class Renderer {
             + "\" alt=\""
             + Html.escape(picture.says(known.alt()))
             + "\""
-            + (surroundings.withIds() ? standIn(picture) : chosen(known, node)));
+            + (surroundings.withIds() ? (unset ? " data-stand-in" : "") : chosen(known, node)));
+  }
+
+  /** A picture that is used, as it is drawn. */
+  private Pictured pictured(String id) {
+    String drawn = surroundings.facts().picture(id);
+    pictures.add(drawn);
+    return surroundings.pictures().apply(drawn);
   }
 
   /** What a browser needs to know to fetch the file that fits, and to keep its place free. */

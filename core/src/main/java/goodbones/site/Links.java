@@ -1,5 +1,6 @@
 package goodbones.site;
 
+import goodbones.document.PageShown;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
@@ -13,6 +14,7 @@ import java.util.Set;
  *   <li>{@code page:ID} and {@code page:ID#NODE}, a page, or a section that stands straight on it
  *   <li>{@code role:KIND}, the first page of a kind, for pieces that many clients use
  *   <li>{@code detail:phone} and {@code detail:mail}, the client's
+ *   <li>{@code item:page}, the page that an item of a list shows; nowhere outside of such an item
  *   <li>{@code file:ID}, a picture or document of the client
  *   <li>what begins with {@code /} is the address of a page, now or before
  *   <li>anything else is an address outside
@@ -114,7 +116,8 @@ public final class Links {
       String section = hash < 0 ? "" : link.substring(hash);
       return page(link).map(page -> page.address() + section);
     }
-    return link.isEmpty() ? Optional.empty() : Optional.of(link);
+    // What an item shows is known where it is shown only.
+    return link.isEmpty() || link.equals(PageShown.LINK) ? Optional.empty() : Optional.of(link);
   }
 
   private String section(String link, String pageId) {

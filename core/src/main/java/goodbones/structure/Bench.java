@@ -111,7 +111,7 @@ public record Bench(
   private Node anotherItem(Node item) {
     NodeId carrier = shown.carrier(item.id()).orElseThrow();
     NodeId list = shown.members().parentOf(item.id()).orElseThrow().id();
-    Node fresh = Node.item(ids.get());
+    Node fresh = Node.item(ids.get()).withContent(item.content());
     return Optional.ofNullable(Placements.of(stored).get(carrier))
         .flatMap(
             placement ->
@@ -136,7 +136,7 @@ public record Bench(
       return anotherItem(item.get());
     }
     return id.isInside()
-        ? lifting(node.id(), derived(shown.carrier(id).orElseThrow())).lifted(member(id))
+        ? lifting(node.id(), derived(shown.carrier(id).orElseThrow())).lifted(taken(id))
         : stored.find(id).orElse(node);
   }
 
@@ -151,7 +151,7 @@ public record Bench(
     Node copy = toCopy(node);
     boolean ofList =
         copy.all().stream().anyMatch(n -> n.kind() == Kind.PATTERN || n.kind() == Kind.ITEM);
-    return ofList ? lifting(node.id(), fresh()).lifted(member(shown.outward(node.id()))) : copy;
+    return ofList ? lifting(node.id(), fresh()).lifted(taken(shown.outward(node.id()))) : copy;
   }
 
   /**
@@ -183,6 +183,10 @@ public record Bench(
    *
    * @throws Refused if it is not there
    */
+  private Node taken(NodeId id) {
+    return shown.taken(id).orElseThrow(() -> Refused.gone(id));
+  }
+
   Node member(NodeId id) {
     return shown.members().find(id).orElseThrow(() -> Refused.gone(id));
   }

@@ -67,9 +67,9 @@ public final class Keeping {
                     .forEach(
                         (field, value) -> {
                           if (isOfClient(node, field, value, offered)) {
-                            FieldValue standsIn = Neutral.of(node.kind(), value);
+                            Optional<FieldValue> standsIn = Neutral.of(node.kind(), value);
                             neutral.add(set(node.id(), field, standsIn));
-                            filled.add(set(node.id().within(at), field, value));
+                            filled.add(set(node.id().within(at), field, Optional.of(value)));
                           }
                         }));
     Node root = edited(own.root(), neutral, bench.library());
@@ -102,8 +102,8 @@ public final class Keeping {
     return picks;
   }
 
-  private static Edit set(NodeId id, String field, FieldValue value) {
-    return new Edit.SetContent(id, field, Optional.of(value));
+  private static Edit set(NodeId id, String field, Optional<FieldValue> value) {
+    return new Edit.SetContent(id, field, value);
   }
 
   private static Node edited(Node document, List<Edit> edits, Library library) {

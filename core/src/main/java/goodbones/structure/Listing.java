@@ -77,7 +77,7 @@ public final class Listing {
     for (Node item : bench.member(id).children()) {
       if (item.kind() == Kind.ITEM) {
         Node shown = item.children().get(0);
-        Node copy = bench.lifting(shown.id(), bench.derived(item.id())).lifted(shown);
+        Node copy = bench.lifting(shown.id(), bench.derived(item.id())).lifted(item);
         edits.add(new Edit.Insert(id, at++, copy));
       }
     }

@@ -2,7 +2,9 @@ package goodbones.structure;
 
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.PageShown;
 import java.util.List;
+import java.util.Optional;
 
 /** What stands in for a client’s words, pictures and links in a piece that is for all clients. */
 final class Neutral {
@@ -24,14 +26,17 @@ final class Neutral {
   private Neutral() {}
 
   /** About as long as what it stands in for, so that the piece looks as it will be used. */
-  static FieldValue of(Kind kind, FieldValue value) {
+  static Optional<FieldValue> of(Kind kind, FieldValue value) {
+    if (kind == Kind.ITEM) {
+      return Optional.empty();
+    }
     if (value instanceof FieldValue.Words words) {
-      return FieldValue.Words.standIn(words(kind, words.text().strip().length()));
+      return Optional.of(FieldValue.Words.standIn(words(kind, words.text().strip().length())));
     }
     if (value instanceof FieldValue.Picture) {
-      return FieldValue.Picture.STAND_IN;
+      return Optional.of(FieldValue.Picture.STAND_IN);
     }
-    return value instanceof FieldValue.Link ? new FieldValue.Link("/") : value;
+    return Optional.of(value instanceof FieldValue.Link ? new FieldValue.Link("/") : value);
   }
 
   /** Whether there is anything of the client’s in it. */
@@ -42,10 +47,12 @@ final class Neutral {
     if (value instanceof FieldValue.Words words) {
       return !words.text().isBlank();
     }
-    return value instanceof FieldValue.Picture
+    return value instanceof FieldValue.Picture picture
+            && !picture.pictureId().equals(PageShown.PICTURE)
         || value instanceof FieldValue.Link link
             && !link.target().isEmpty()
-            && !link.target().equals("/");
+            && !link.target().equals("/")
+            && !link.target().equals(PageShown.LINK);
   }
 
   private static String words(Kind kind, int length) {

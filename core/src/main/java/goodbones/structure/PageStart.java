@@ -40,9 +40,12 @@ public final class PageStart {
   }
 
   private static Node emptied(Node node) {
-    TreeMap<String, FieldValue> content = new TreeMap<>(node.content());
-    content.replaceAll(
-        (field, value) -> Neutral.isOfClient(value) ? Neutral.of(node.kind(), value) : value);
+    TreeMap<String, FieldValue> content = new TreeMap<>();
+    node.content()
+        .forEach(
+            (field, value) ->
+                (Neutral.isOfClient(value) ? Neutral.of(node.kind(), value) : Optional.of(value))
+                    .ifPresent(kept -> content.put(field, kept)));
     return node.withContent(content)
         .withChildren(node.children().stream().map(PageStart::emptied).toList());
   }

@@ -12,6 +12,7 @@ import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Options;
+import goodbones.document.PageShown;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
@@ -35,6 +36,9 @@ public final class Sieve {
   /** What there is where things are brought to. */
   public interface Known {
     boolean picture(String id);
+
+    /** Whether the site has a page of that id. */
+    boolean page(String id);
 
     boolean piece(String id);
 
@@ -104,7 +108,8 @@ public final class Sieve {
       case LINK -> kind != Kind.BUTTON && Field.isLink(mark.value()) && !mark.value().isEmpty();
       case COLOUR -> holds(StyleProperty.COLOR, StyleValue.parse(mark.value()));
       case LIST -> kind == Kind.TEXT;
-      case BOUND -> Bound.ofWord(mark.value()).isPresent();
+      case BOUND ->
+          Bound.ofWord(mark.value()).isPresent() || PageShown.words(mark.value()).isPresent();
       case BOLD, ITALIC -> true;
     };
   }
@@ -114,8 +119,19 @@ public final class Sieve {
       return Optional.of(words(kind, words));
     }
     boolean there =
-        !(value instanceof FieldValue.Picture picture) || known.picture(picture.pictureId());
+        (!(value instanceof FieldValue.Picture picture) || isThere(picture))
+            && (field.type() != Field.Type.PAGE || isPage(value));
     return there && field.faultOf(value).isEmpty() ? Optional.of(value) : Optional.empty();
+  }
+
+  private boolean isPage(FieldValue value) {
+    return value instanceof FieldValue.Link link
+        && link.target().startsWith(PageShown.PAGE)
+        && known.page(link.target().substring(PageShown.PAGE.length()));
+  }
+
+  private boolean isThere(FieldValue.Picture picture) {
+    return PageShown.isPicture(picture.pictureId()) || known.picture(picture.pictureId());
   }
 
   private List<String> namedStyles(List<String> ids) {
@@ -194,7 +210,7 @@ public final class Sieve {
     }
     boolean sound =
         value instanceof FieldValue.Picture picture
-            ? known.picture(picture.pictureId())
+            ? isThere(picture)
             : !(value instanceof FieldValue.Link link) || Field.isLink(link.target());
     return sound ? Optional.of(value) : Optional.empty();
   }

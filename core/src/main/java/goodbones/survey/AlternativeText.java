@@ -30,10 +30,9 @@ final class AlternativeText extends SurveyRule {
   private static boolean saysNothing(Node node, SurveyedSite site) {
     return node.kind() == Kind.PICTURE
         && node.content().get("picture") instanceof FieldValue.Picture picture
-        && !picture.standIn()
         && !picture.decoration()
         && picture.alt().isBlank()
-        && saysNothing(site.pictures().apply(picture.pictureId()));
+        && site.picture(picture).filter(AlternativeText::saysNothing).isPresent();
   }
 
   private static boolean saysNothing(Pictured known) {

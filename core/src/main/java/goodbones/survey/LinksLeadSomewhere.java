@@ -4,8 +4,10 @@ import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
 import goodbones.document.Node;
+import goodbones.document.PageShown;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** WCAG 2.2, 2.4.4 asks that a link’s purpose is clear; one without a target has none. */
 final class LinksLeadSomewhere extends SurveyRule {
@@ -16,6 +18,16 @@ final class LinksLeadSomewhere extends SurveyRule {
   @Override
   public List<Finding> in(SurveyedDocument document, SurveyedSite site) {
     List<Finding> findings = new ArrayList<>();
+    for (Node item : document.members().all()) {
+      Optional<String> page =
+          PageShown.of(item).filter(id -> leadsNowhere(PageShown.PAGE + id, site));
+      if (page.isPresent() && !item.children().isEmpty()) {
+        findings.add(
+            document.at(
+                item.children().get(0),
+                "The page that it shows is gone: choose another, or leave it out"));
+      }
+    }
     for (Node node : document.shown().all()) {
       if (node.kind() == Kind.BUTTON) {
         String link = node.content().get("link") instanceof FieldValue.Link to ? to.target() : "";

@@ -27,9 +27,9 @@ final class PicturesAreSharp extends SurveyRule {
   public List<Finding> in(SurveyedDocument document, SurveyedSite site) {
     List<Finding> findings = new ArrayList<>();
     for (Node node : document.shown().all()) {
-      if (node.content().get("picture") instanceof FieldValue.Picture picture
-          && !picture.standIn()) {
-        tooSmall(node, site.pictures().apply(picture.pictureId()), document.drawn(site))
+      if (node.content().get("picture") instanceof FieldValue.Picture picture) {
+        site.picture(picture)
+            .flatMap(known -> tooSmall(node, known, document.drawn(site)))
             .ifPresent(words -> findings.add(document.at(node, words)));
       }
     }

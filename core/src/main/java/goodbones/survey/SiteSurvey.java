@@ -16,6 +16,7 @@ public final class SiteSurvey {
           new OneMainHeading(),
           new HeadingsInOrder(),
           new BoundIsSet(),
+          new ItemsShowPages(),
           new NothingStandsIn(),
           new NothingWaits(),
           new NothingOverflows(),

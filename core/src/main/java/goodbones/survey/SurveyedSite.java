@@ -1,13 +1,17 @@
 package goodbones.survey;
 
 import goodbones.document.Bound;
+import goodbones.document.FieldValue;
+import goodbones.document.PageShown;
 import goodbones.render.Pictured;
 import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
+import goodbones.site.SitePage;
 import goodbones.style.SiteFinishes;
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -33,6 +37,20 @@ public record SurveyedSite(
     menus = Set.copyOf(menus);
   }
 
+  /** What is known of a picture; empty where none is drawn but one that stands in. */
+  Optional<Pictured> picture(FieldValue.Picture picture) {
+    if (!PageShown.isPicture(picture.pictureId())) {
+      return picture.standIn()
+          ? Optional.empty()
+          : Optional.of(pictures.apply(picture.pictureId()));
+    }
+    return links
+        .page(picture.pictureId())
+        .map(SitePage::picture)
+        .filter(id -> !id.isEmpty())
+        .map(pictures);
+  }
+
   /** What a client's site knows. */
   public static SurveyedSite of(
       Links links,
@@ -42,6 +60,8 @@ public record SurveyedSite(
       SiteFinishes look,
       Function<String, Pictured> pictures) {
     Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
+    // What items show is looked at with the items.
+    bound.addAll(Set.of(Bound.ITEM_TITLE, Bound.ITEM_SUMMARY));
     bound.addAll(details.words().keySet());
     Set<String> filled =
         menus.stream()

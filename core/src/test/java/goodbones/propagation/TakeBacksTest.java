@@ -240,7 +240,7 @@ class TakeBacksTest {
           .asked()
           .forEach(one -> assertThat(decided).containsKey(History.key(one)));
     }
-    assertThat(asked).isGreaterThan(CASES / 20);
+    assertThat(asked).isGreaterThan(CASES / 25);
   }
 
   @Test

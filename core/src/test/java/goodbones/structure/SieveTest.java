@@ -28,6 +28,11 @@ class SieveTest {
           new SiteFinishes(HouseFinishes.house(), Map.of()),
           new Sieve.Known() {
             @Override
+            public boolean page(String id) {
+              return true;
+            }
+
+            @Override
             public boolean picture(String id) {
               return id.equals("here");
             }

@@ -7,6 +7,11 @@ public enum Everything implements Sieve.Known {
   HERE;
 
   @Override
+  public boolean page(String id) {
+    return true;
+  }
+
+  @Override
   public boolean picture(String id) {
     return true;
   }

@@ -244,8 +244,10 @@ public final class Samples {
                       "https://example.org",
                       "page:p-1#band",
                       "role:home",
+                      "item:page",
                       "detail:phone")),
               oneIn(4));
+      case PAGE -> new FieldValue.Link(any(List.of("page:p-1", "page:home")));
       case MENU -> new FieldValue.Menu(any(List.of("Main", "Footer")));
       case LEVEL -> new FieldValue.Level(1 + random.nextInt(6));
     };

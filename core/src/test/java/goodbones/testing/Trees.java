@@ -133,7 +133,7 @@ public final class Trees {
     List<Node> lists = all.stream().filter(Node::isList).toList();
     List<Node> items = all.stream().filter(n -> n.kind() == Kind.ITEM).toList();
     List<Node> placed = all.stream().filter(n -> n.kind() == Kind.PLACEMENT).toList();
-    switch (random.nextInt(own ? 8 : 6)) {
+    switch (random.nextInt(own ? 9 : 7)) {
       case 0:
         return Optional.of(new Edit.Switch(node.id(), random.nextInt(3) == 0));
       case 1:
@@ -168,6 +168,8 @@ public final class Trees {
         return members
             .parentOf(item.id())
             .map(list -> new Edit.Move(item.id(), list.id(), random.nextInt(3)));
+      case 6:
+        return items.isEmpty() ? Optional.empty() : Optional.of(content(pick(items)));
       default:
         return Optional.of(new Edit.SetOptional(node.id(), random.nextInt(4) > 0));
     }

@@ -261,7 +261,19 @@ final class Api {
   Answer say(String page, String title, String address, String kind, boolean ready) {
     return put(
         "/api/pages/" + page + "/said",
-        parts("title", title, "address", address, "description", "", "kind", kind, "ready", ready));
+        parts(
+            "title",
+            title,
+            "address",
+            address,
+            "description",
+            "",
+            "picture",
+            "",
+            "kind",
+            kind,
+            "ready",
+            ready));
   }
 
   Answer field(String page, String node, String field, String value) {

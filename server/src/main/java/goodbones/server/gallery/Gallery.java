@@ -9,8 +9,9 @@ import goodbones.server.pictures.PictureView;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
-import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -35,14 +36,15 @@ class Gallery {
   List<PictureCard> all() {
     Map<String, Integer> uses = usage.users(Referred.PICTURE);
     Set<String> earlier = pictures.withEarlier();
-    List<String> logos = sites.all().stream().map(SiteInfo::logo).toList();
+    List<String> others = new ArrayList<>(sites.pagePictures());
+    sites.all().forEach(site -> others.add(site.logo()));
     return pictures.all().stream()
         .map(
             picture ->
                 new PictureCard(
                     picture,
                     uses.getOrDefault(picture.id(), 0)
-                        + (int) logos.stream().filter(picture.id()::equals).count(),
+                        + Collections.frequency(others, picture.id()),
                     earlier.contains(picture.id())))
         .toList();
   }

@@ -1,6 +1,7 @@
 package goodbones.server.links;
 
 import goodbones.document.Field;
+import goodbones.document.PageShown;
 import goodbones.server.drawing.Sections;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.ClientDetails;
@@ -26,6 +27,8 @@ class LinkTargets {
   private static final int PAGES_WITH_SECTIONS = 4;
   private static final String PICTURE = "picture";
 
+  private static final String OF_ITEM = "The page that the item shows";
+  private static final String IN_LISTS = "in lists of pages";
   private final Sites sites;
   private final ClientDetails details;
   private final PageSettings settings;
@@ -42,7 +45,7 @@ class LinkTargets {
    * Something that a link can lead to.
    *
    * @param link what is stored
-   * @param kind page, section, role, detail, file, outside or nowhere
+   * @param kind page, section, role, item, detail, file, outside or nowhere
    * @param where the address that it stands for now; empty if it leads nowhere
    */
   record Target(String link, String kind, String title, String where) {}
@@ -84,6 +87,9 @@ class LinkTargets {
       if (kind != PageKind.PAGE && (fits(title, words) || fits(kind.title(), words))) {
         all.add(new Target(link, "role", title, links.address(link).orElse("")));
       }
+    }
+    if (fits(OF_ITEM, words)) {
+      all.add(new Target(PageShown.LINK, "item", OF_ITEM, IN_LISTS));
     }
     detail(all, links, words, "phone", "The client’s phone number");
     detail(all, links, words, "mail", "The client’s mail address");
@@ -175,6 +181,9 @@ class LinkTargets {
               ? "A page that is not there any more"
               : "No page of that kind here",
           "");
+    }
+    if (link.equals(PageShown.LINK)) {
+      return new Target(link, "item", OF_ITEM, IN_LISTS);
     }
     if (link.startsWith(Links.DETAIL)) {
       String what = link.substring(Links.DETAIL.length());

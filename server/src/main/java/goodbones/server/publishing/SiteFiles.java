@@ -1,6 +1,7 @@
 package goodbones.server.publishing;
 
 import goodbones.fonts.FontFace;
+import goodbones.library.Shown;
 import goodbones.render.Facts;
 import goodbones.render.Framed;
 import goodbones.render.PageHtml;
@@ -112,7 +113,7 @@ final class SiteFiles {
       Surroundings around = surroundings(page.id(), base);
       Framed body =
           new Framed(
-              Renderer.render(from.sites().shown(page), finishes, around),
+              Renderer.render(published(page), finishes, around),
               from.framing().around(page, finishes, around));
       rendered.addAll(body.rendered());
       String head = "<link rel=\"stylesheet\" href=\"" + base + STYLE_SHEET + "\">";
@@ -137,6 +138,11 @@ final class SiteFiles {
       }
     }
     return files;
+  }
+
+  /** What a page shows, without the items that show pages which are not published. */
+  private Shown published(PageState page) {
+    return from.sites().shown(page).withPages(shown -> links.page(Links.PAGE + shown).isPresent());
   }
 
   /** A page that forwards from where something was before to where it is now. */

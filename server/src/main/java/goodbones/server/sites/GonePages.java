@@ -144,8 +144,7 @@ class GonePages {
     PageSaid said = page.said();
     String address = freeAddress(siteId, said.address());
     PageEntity back = new PageEntity(page);
-    back.describe(
-        new PageSaid(said.title(), address, said.description(), said.kind(), said.ready()));
+    back.describe(said.withAddress(address));
     back.file(pages.existsById(page.parentId()) ? page.parentId() : "", page.position());
     back.write(DocumentJson.write(root), root.children().size(), clock.instant());
     entities.persist(back);

@@ -14,6 +14,7 @@ abstract class KeptPage {
   private String title = "";
   private String address = "";
   private String description = "";
+  private String picture = "";
   private String kind = PageKind.PAGE.word();
   private String parentId = "";
   private int position;
@@ -42,12 +43,13 @@ abstract class KeptPage {
     title = said.title();
     address = said.address();
     description = said.description();
+    picture = said.picture();
     kind = said.kind().word();
     ready = said.ready();
   }
 
   final PageSaid said() {
-    return new PageSaid(title, address, description, PageKind.ofWord(kind), ready);
+    return new PageSaid(title, address, description, picture, PageKind.ofWord(kind), ready);
   }
 
   /**

@@ -20,7 +20,7 @@ class PageEntity extends KeptPage {
 
   PageEntity(String id, String siteId, String title, String address, String description) {
     super(id, siteId);
-    describe(new PageSaid(title, address, description, PageKind.PAGE, true));
+    describe(new PageSaid(title, address, description, "", PageKind.PAGE, true));
   }
 
   /**
@@ -55,6 +55,7 @@ class PageEntity extends KeptPage {
         said.title(),
         said.address(),
         said.description(),
+        said.picture(),
         shared,
         root,
         changed,

@@ -7,6 +7,7 @@ import java.time.Instant;
  * A page without its document.
  *
  * @param address where it stands in its site, such as {@code /} or {@code /fares}
+ * @param picture the id of the one that stands for it; empty for none
  * @param shared whether it stands around the content of pages, and is none itself
  * @param parent the page that it is filed under; empty at the top
  * @param sections how many things stand directly on it
@@ -18,6 +19,7 @@ public record PageInfo(
     String title,
     String address,
     String description,
+    String picture,
     boolean shared,
     PageKind kind,
     String parent,
@@ -32,6 +34,7 @@ public record PageInfo(
       String title,
       String address,
       String description,
+      String picture,
       boolean shared,
       String kind,
       String parent,
@@ -46,6 +49,7 @@ public record PageInfo(
         title,
         address,
         description,
+        picture,
         shared,
         PageKind.ofWord(kind),
         parent,

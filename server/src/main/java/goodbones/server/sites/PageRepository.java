@@ -14,7 +14,7 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
   /** The documents of a site, shared parts too, without what stands in them; in their order. */
   @Query(
       "select new goodbones.server.sites.PageInfo(p.id, p.siteId, p.title, p.address,"
-          + " p.description, p.shared, p.kind, p.parentId, p.ready, p.changed,"
+          + " p.description, p.picture, p.shared, p.kind, p.parentId, p.ready, p.changed,"
           + " p.version, p.sections, (select count(r) from PlacedRow r"
           + " where r.id.ownerKind = 'page' and r.id.ownerId = p.id))"
           + " from PageEntity p where p.siteId = :siteId order by p.position, p.address")
@@ -23,7 +23,7 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
   /** The pages of a site as its tree has them, in their order. */
   @Query(
       "select new goodbones.server.sites.FiledPage(p.id, p.title, p.address, p.kind, p.parentId,"
-          + " p.ready) from PageEntity p where p.siteId = :siteId and p.shared = false"
+          + " p.ready, p.description, p.picture) from PageEntity p where p.siteId = :siteId and p.shared = false"
           + " order by p.position, p.address")
   List<FiledPage> filed(String siteId);
 
@@ -53,6 +53,10 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
       "select new goodbones.server.sites.PageName(p.id, p.siteId, p.title, p.address)"
           + " from PageEntity p where p.siteId = :siteId and p.shared = true order by p.title, p.id")
   List<PageName> shared(String siteId);
+
+  /** The pictures that stand for pages, each as often as it does. */
+  @Query("select p.picture from PageEntity p where p.picture <> ''")
+  List<String> pictures();
 
   @Query("select p from PageEntity p where p.siteId = :siteId and p.shared = false")
   List<PageEntity> ofSite(String siteId);

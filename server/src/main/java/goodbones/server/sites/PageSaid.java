@@ -7,7 +7,17 @@ import goodbones.site.PageKind;
  *
  * @param address where it stands in its site, such as {@code /} or {@code /fares}
  * @param description for search results
+ * @param picture the id of the one that stands for it where others show it; empty for none
  * @param ready whether it is for visitors; otherwise it is still worked on and is not published
  */
 public record PageSaid(
-    String title, String address, String description, PageKind kind, boolean ready) {}
+    String title,
+    String address,
+    String description,
+    String picture,
+    PageKind kind,
+    boolean ready) {
+  PageSaid withAddress(String other) {
+    return new PageSaid(title, other, description, picture, kind, ready);
+  }
+}

@@ -1,5 +1,6 @@
 package goodbones.server.sites;
 
+import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.site.Details;
 import goodbones.site.Links;
@@ -28,11 +29,13 @@ public class PageSettings {
   private final PageRepository pages;
   private final Sites sites;
   private final SiteSheets sheets;
+  private final Pictures pictures;
 
-  PageSettings(PageRepository pages, Sites sites, SiteSheets sheets) {
+  PageSettings(PageRepository pages, Sites sites, SiteSheets sheets, Pictures pictures) {
     this.pages = pages;
     this.sites = sites;
     this.sheets = sheets;
+    this.pictures = pictures;
   }
 
   /** Addresses that pages had before, each with the page that it leads to now. */
@@ -69,6 +72,11 @@ public class PageSettings {
         "“"
             + said.address()
             + "” is no address for a page: it begins with / and has letters, digits and hyphens");
+    BadInput.require(
+        said.picture().isEmpty()
+            || pictures.book().find(said.picture()).filter(one -> one.isFor(siteId)).isPresent(),
+        "picture",
+        "There is no such picture for this client: choose one that is offered");
     String before = page.said().address();
     if (!said.address().equals(before)) {
       BadInput.require(

@@ -26,12 +26,14 @@ class PageSettingsController {
   }
 
   /**
+   * @param picture the id of the one that stands for the page; empty for none
    * @param kind by its word
    */
   record SaidRequest(
       @NotNull String title,
       @NotNull String address,
       @NotNull String description,
+      @NotNull String picture,
       @NotNull String kind,
       boolean ready) {}
 
@@ -55,6 +57,7 @@ class PageSettingsController {
             said.title().strip(),
             said.address().strip(),
             said.description().strip(),
+            said.picture(),
             BadInput.known("kind", said.kind(), PageKind::ofWord),
             said.ready()));
   }

@@ -15,12 +15,14 @@ public record PageState(
     String title,
     String address,
     String description,
+    String picture,
     boolean shared,
     Node root,
     Instant changed,
     long version) {
   /** The same with another document. */
   public PageState withRoot(Node other) {
-    return new PageState(id, siteId, title, address, description, shared, other, changed, version);
+    return new PageState(
+        id, siteId, title, address, description, picture, shared, other, changed, version);
   }
 }

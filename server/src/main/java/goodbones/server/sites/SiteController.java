@@ -42,6 +42,7 @@ class SiteController {
   record SiteCard(String id, String name, int pages, Instant changed, String home) {}
 
   /**
+   * @param picture the id of the one that stands for it; empty for none
    * @param kind the word of its kind
    * @param parent the page that it is filed under; empty at the top
    * @param depth how many pages it is filed under
@@ -53,6 +54,7 @@ class SiteController {
       String title,
       String address,
       String description,
+      String picture,
       String kind,
       String parent,
       int depth,
@@ -143,6 +145,7 @@ class SiteController {
         page.title(),
         page.address(),
         page.description(),
+        page.picture(),
         page.kind().word(),
         tree.depth(page.id()) == 0 ? "" : page.parent(),
         tree.depth(page.id()),

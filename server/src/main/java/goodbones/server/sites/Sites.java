@@ -297,6 +297,12 @@ public class Sites {
     return Shown.of(page.root(), adopted(page.siteId()), pieces);
   }
 
+  /** The pictures that stand for pages, each as often as it does. */
+  @Transactional(readOnly = true)
+  public List<String> pagePictures() {
+    return pages.pictures();
+  }
+
   /** Takes a new site in; one with an id that is taken makes the transaction fail. */
   @Transactional
   public void add(SiteInfo site) {
@@ -324,7 +330,7 @@ public class Sites {
                     : placement);
     PageEntity page = new PageEntity(id, siteId, title, address, description);
     if (address.equals("/")) {
-      page.describe(new PageSaid(title, address, description, PageKind.HOME, true));
+      page.describe(new PageSaid(title, address, description, "", PageKind.HOME, true));
     }
     page.file("", (int) pages.countBySiteId(siteId));
     page.write(DocumentJson.write(settled), settled.children().size(), clock.instant());

@@ -9,6 +9,7 @@ import goodbones.document.LocalValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.PageShown;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
@@ -26,7 +27,7 @@ import java.util.regex.Pattern;
  * stand in.
  */
 final class Draw {
-  private static final Pattern BOUND = Pattern.compile("\\{(\\w+)}");
+  private static final Pattern BOUND = Pattern.compile("\\{([\\w-]+)}");
 
   private final String own;
   private final Map<String, Integer> given = new HashMap<>();
@@ -167,6 +168,20 @@ final class Draw {
         ratio,
         "border-radius",
         "{t-radius}");
+  }
+
+  /** The picture of the page that an item shows; the card names the page, so it says nothing. */
+  Node pictureShown(String ratio) {
+    Node picture = picture(ratio);
+    return picture
+        .withContent("picture", new FieldValue.Picture(PageShown.PICTURE, "", true))
+        .withSlots(List.of());
+  }
+
+  /** A button that leads to the page that an item shows. */
+  Node buttonToShown(String words) {
+    Node button = button(words);
+    return button.withContent("link", new FieldValue.Link(PageShown.LINK)).withSlots(List.of("words"));
   }
 
   private static Node words(Node node, String words) {

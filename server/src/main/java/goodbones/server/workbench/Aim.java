@@ -60,6 +60,13 @@ final class Aim {
     return bench;
   }
 
+  /**
+   * @throws BadInput if the site has no such page
+   */
+  void requirePage(String id) {
+    BadInput.require(known.page(id), "pages", "This site has no page “" + id + "”: choose another");
+  }
+
   /** A placement of a piece as it would be put here. */
   Placement placing(String pieceId) {
     return desk.placing(pieceId);

@@ -2,6 +2,7 @@ package goodbones.server.workbench;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import goodbones.document.Edit;
+import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Options;
@@ -9,9 +10,11 @@ import goodbones.document.Refused;
 import goodbones.document.SlotWant;
 import goodbones.document.Variant;
 import goodbones.server.drawing.Wording;
+import goodbones.structure.ListOfPages;
 import goodbones.structure.Listing;
 import goodbones.structure.Restoring;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
@@ -38,6 +41,24 @@ sealed interface ChoiceEdit extends AskedEdit {
     @Override
     public ReadEdit read(Aim aim) {
       return new ReadEdit(aim.landing().addItem(NodeId.of(node)), "add an item");
+    }
+  }
+
+  /**
+   * Lets the items of a list show pages of the site, one to an item.
+   *
+   * @param node the list, or something in one of its items
+   * @param pages their ids, in the order in which they are to be shown
+   */
+  @JsonTypeName("SHOW_PAGES")
+  record ShowPages(
+      String node, @NotNull @Size(max = LocalValue.ItemsAre.LIMIT) List<@NotBlank String> pages)
+      implements ChoiceEdit {
+    @Override
+    public ReadEdit read(Aim aim) {
+      pages.forEach(aim::requirePage);
+      return new ReadEdit(
+          new ListOfPages(aim.bench()).of(NodeId.of(node), pages), "choose the pages of a list");
     }
   }
 

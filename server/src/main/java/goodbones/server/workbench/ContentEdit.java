@@ -6,6 +6,7 @@ import goodbones.document.Edit;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Node;
+import goodbones.document.PageShown;
 import goodbones.document.Refused;
 import goodbones.exchange.MarkedHtml;
 import goodbones.server.drawing.Wording;
@@ -44,14 +45,15 @@ sealed interface ContentEdit extends AskedEdit {
         Field wanted, @Nullable FieldValue before, Pictures pictures) {
       return switch (wanted.type()) {
         case WORDS -> Optional.of(words(before, value.replace("\r\n", "\n")));
-        case LINK -> Optional.of(new FieldValue.Link(value.strip(), Boolean.TRUE.equals(newTab)));
+        case LINK, PAGE ->
+            Optional.of(new FieldValue.Link(value.strip(), Boolean.TRUE.equals(newTab)));
         case MENU -> Optional.of(new FieldValue.Menu(value.strip()));
         case LEVEL -> Optional.of(new FieldValue.Level(level(value)));
         case PICTURE -> {
           if (value.isBlank()) {
             yield Optional.empty();
           }
-          if (!pictures.exists(value)) {
+          if (!PageShown.isPicture(value) && !pictures.exists(value)) {
             throw new BadInput(
                 "value", "There is no picture “" + value + "”; choose one from the list");
           }

@@ -177,7 +177,10 @@ final class Views {
    */
   record ListView(String node, boolean own, List<ItemView> items) {}
 
-  record ItemView(String id, String node) {}
+  /**
+   * @param page the id of the page that it shows; empty for none
+   */
+  record ItemView(String id, String page, String node) {}
 
   /**
    * An optional part.

@@ -7,6 +7,7 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.PageShown;
 import goodbones.document.Placement;
 import goodbones.library.Exchange;
 import goodbones.library.Members;
@@ -132,6 +133,7 @@ class WorkbenchViews {
                                 item ->
                                     new ItemView(
                                         item.id().value(),
+                                        PageShown.of(item).orElse(""),
                                         Members.withoutMembers(item).id().value()))
                             .toList()));
               }

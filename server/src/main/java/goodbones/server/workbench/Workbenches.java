@@ -302,6 +302,11 @@ class Workbenches {
     }
 
     @Override
+    public boolean page(String id) {
+      return sites.tree(desk.site().id()).find(id).isPresent();
+    }
+
+    @Override
     public boolean piece(String id) {
       return pieces.exists(id);
     }

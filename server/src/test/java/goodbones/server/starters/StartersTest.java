@@ -10,6 +10,7 @@ import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Mark;
+import goodbones.document.PageShown;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
@@ -152,10 +153,12 @@ class StartersTest {
                                     })));
   }
 
-  /** Whether it follows the client or the page, which is right as it is. */
+  /** Whether it follows the client, the page or one that an item shows, which is right as it is. */
   private static boolean isBound(FieldValue value) {
     return value instanceof FieldValue.Words words
-        && words.marks().stream().anyMatch(mark -> mark.type() == Mark.Type.BOUND);
+            && words.marks().stream().anyMatch(mark -> mark.type() == Mark.Type.BOUND)
+        || value instanceof FieldValue.Picture picture
+            && PageShown.isPicture(picture.pictureId());
   }
 
   /** WCAG 2.2, success criterion 1.4.3. */
