@@ -25,7 +25,11 @@ describe('items of lists', () => {
   });
 
   it('takes the innermost where a list stands in an item', () => {
-    const inner: ListView = { node: 'i1/in', own: false, items: [{ id: 'i1/j', page: '', node: 'i1/j/x' }] };
+    const inner: ListView = {
+      node: 'i1/in',
+      own: false,
+      items: [{ id: 'i1/j', page: '', node: 'i1/j/x' }],
+    };
     expect(itemAround([inner, own], 'i1/j/x')?.id).toBe('i1/j');
   });
 

@@ -52,8 +52,8 @@ function Choice({ pages, shown, onChoose, onClose }: Props & { pages: readonly S
         has no picture or summary, its place is left out in what is published.
       </p>
       <div className="grid grid-cols-2 gap-6">
-        <fieldset className="min-w-0">
-          <legend className="font-medium mb-1">Pages of the site</legend>
+        <section aria-label="Pages of the site" className="min-w-0">
+          <h3 className="text-base mb-1">Pages of the site</h3>
           <ul className="h-60 overflow-y-auto border-y border-line">
             {pages.map((page) => (
               <li key={page.id} className="border-b border-hair">
@@ -75,9 +75,9 @@ function Choice({ pages, shown, onChoose, onClose }: Props & { pages: readonly S
               </li>
             ))}
           </ul>
-        </fieldset>
+        </section>
         <section aria-label="As they are shown" className="min-w-0">
-          <h3 className="font-medium mb-1">As they are shown</h3>
+          <h3 className="text-base mb-1">As they are shown</h3>
           <ol className="h-60 overflow-y-auto border-y border-line">
             {chosen.length === 0 && <li className="text-soft py-1">None yet.</li>}
             {chosen.map((id, at) => (

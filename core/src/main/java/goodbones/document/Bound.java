@@ -31,6 +31,11 @@ public enum Bound {
     return title;
   }
 
+  /** Whether it is of the page that an item of a list shows. */
+  public boolean isOfItem() {
+    return this == ITEM_TITLE || this == ITEM_SUMMARY;
+  }
+
   public static Optional<Bound> ofWord(String word) {
     return Arrays.stream(values()).filter(each -> each.word.equals(word)).findFirst();
   }

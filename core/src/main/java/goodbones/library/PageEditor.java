@@ -13,6 +13,7 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -251,7 +252,7 @@ public final class PageEditor {
   public Edited reapply(Node page, Edit asked) {
     asked.steps().forEach(step -> requireSamePiece(page, step));
     Edit edit = relocated(page, asked);
-    requireTargets(page, edit);
+    edit.steps().forEach(step -> requireTarget(page, step, edit));
     Run run = new Run(page);
     run.requireFilled(edit);
     run.carryOut(edit);
@@ -317,17 +318,17 @@ public final class PageEditor {
     Catalogue.requireNoneNew(shown(before).root(), shown(after).root());
   }
 
-  private void requireTargets(Node page, Edit edit) {
-    if (edit instanceof Edit.Group group) {
-      group.edits().forEach(each -> requireTargets(page, each));
-    } else if (edit instanceof Edit.SetLocal local
+  private void requireTarget(Node page, Edit step, Edit whole) {
+    if (step instanceof Edit.SetLocal local
         && local.value().isPresent()
         && page.find(local.placement()).map(n -> n.kind() == Kind.PLACEMENT).orElse(true)) {
       Node node = page.find(local.placement()).orElseThrow(() -> Refused.gone(local.placement()));
       Placement placement = node.placement().orElseThrow(() -> Refused.gone(node.id()));
       int shown = showing.shownBy(placement);
       RevisionIndex revision =
-          library.expanded(placement.pieceId(), shown, Picks.of(placement)).index();
+          library
+              .expanded(placement.pieceId(), shown, picked(local.placement(), placement, whole))
+              .index();
       LocalValue value = local.value().get();
       boolean inserts =
           value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent();
@@ -342,6 +343,17 @@ public final class PageEditor {
       }
       requireUntouched(node, placement, local, shown);
     }
+  }
+
+  /** What is chosen once an edit is carried out: items that it brings back are there then. */
+  private static Picks picked(NodeId at, Placement placement, Edit edit) {
+    Map<LocalKey, LocalValue> changes = new HashMap<>(placement.changes());
+    for (Edit step : edit.steps()) {
+      if (step instanceof Edit.SetLocal local && local.placement().equals(at)) {
+        local.value().ifPresent(value -> changes.put(local.key(), value));
+      }
+    }
+    return Picks.of(changes);
   }
 
   private static boolean isInserted(Placement placement, NodeId id) {

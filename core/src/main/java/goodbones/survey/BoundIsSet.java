@@ -19,7 +19,7 @@ final class BoundIsSet extends SurveyRule {
     for (Node node : document.shown().all()) {
       for (Mark mark : SurveyedDocument.marks(node, Mark.Type.BOUND)) {
         Bound.ofWord(mark.value())
-            .filter(what -> !site.bound().contains(what))
+            .filter(what -> !what.isOfItem() && !site.bound().contains(what))
             .ifPresent(what -> findings.add(unset(document, node, what.title())));
       }
       switch (node.kind()) {

@@ -60,8 +60,6 @@ public record SurveyedSite(
       SiteFinishes look,
       Function<String, Pictured> pictures) {
     Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
-    // What items show is looked at with the items.
-    bound.addAll(Set.of(Bound.ITEM_TITLE, Bound.ITEM_SUMMARY));
     bound.addAll(details.words().keySet());
     Set<String> filled =
         menus.stream()

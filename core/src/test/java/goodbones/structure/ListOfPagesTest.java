@@ -162,7 +162,11 @@ class ListOfPagesTest {
     assertThat(html(turned.root())).containsSubsequence("Deltas", "Our box kite");
     assertThat(turned.root().all().get(1).placement().orElseThrow().changes()).isNotEmpty();
     assertThat(editor.reapply(turned.root(), turned.inverse()).root()).isEqualTo(said);
-    assertThat(html(filled(said, "delta").root())).doesNotContain("kite");
+    Edited without = filled(said, "delta");
+    assertThat(html(without.root())).doesNotContain("kite");
+    assertThat(html(editor.reapply(without.root(), without.inverse()).root()))
+        .as("a card that comes back says what it said")
+        .containsSubsequence("Our box kite", "Deltas");
   }
 
   @Test

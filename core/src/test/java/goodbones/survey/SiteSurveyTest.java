@@ -11,10 +11,12 @@ import goodbones.document.Kind;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.PageShown;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.library.Members;
 import goodbones.library.Shown;
 import goodbones.render.Pictured;
 import goodbones.site.Details;
@@ -34,9 +36,13 @@ import org.junit.jupiter.api.Test;
 
 class SiteSurveyTest {
   private static final SitePage HOME = new SitePage("home", "Home", "/", PageKind.HOME, "", true);
+  private static final SitePage WORK =
+      new SitePage("work", "Later", "/later", PageKind.PAGE, "", false);
+  private static final SitePage WHOLE =
+      new SitePage("whole", "All", "/all", PageKind.PAGE, "", true, "All of it.", "said 1");
   private static final SurveyedSite SITE =
       new SurveyedSite(
-          new Links(new PageTree(List.of(HOME)), Details.NONE, Map.of(), Map.of()),
+          new Links(new PageTree(List.of(HOME, WORK, WHOLE)), Details.NONE, Map.of(), Map.of()),
           Set.of(Bound.NAME),
           Set.of("Main"),
           true,
@@ -304,5 +310,56 @@ class SiteSurveyTest {
       assertThat(rule.title()).isNotBlank();
       assertThat(rule.source()).containsAnyOf("WCAG 2.2", "common practice");
     }
+  }
+
+  /** An item of a list that shows title, summary and picture of a page; of none if it is empty. */
+  private static Node item(String id, String page) {
+    Mark title = new Mark(Mark.Type.BOUND, 0, 5, Bound.ITEM_TITLE.word());
+    Mark summary = new Mark(Mark.Type.BOUND, 0, 7, Bound.ITEM_SUMMARY.word());
+    Node card =
+        node(
+            id + "/card",
+            Kind.BOX,
+            node(id + "/name", Kind.TEXT)
+                .withContent("words", new FieldValue.Words("Title", List.of(title))),
+            node(id + "/says", Kind.TEXT)
+                .withContent("words", new FieldValue.Words("Summary", List.of(summary))),
+            node(id + "/photo", Kind.PICTURE)
+                .withContent("picture", new FieldValue.Picture(PageShown.PICTURE, "")));
+    Node item = Node.item(NodeId.of(id)).withChildren(List.of(card));
+    return page.isEmpty()
+        ? item
+        : item.withContent(
+            PageShown.FIELD, Optional.of(new FieldValue.Link(PageShown.PAGE + page)));
+  }
+
+  @Test
+  void itemsShowPagesThatAreThereAndSaySomething() {
+    Node list =
+        node("list", Kind.BOX)
+            .withChildren(
+                List.of(
+                    Node.of(NodeId.of("like"), Kind.PATTERN, ""),
+                    item("none", ""),
+                    item("gone", "gone"),
+                    item("late", "work"),
+                    item("bare", "home"),
+                    item("good", "whole")));
+    Node members = node("page", Kind.PAGE, heading("a", 1), list);
+    SurveyedDocument document =
+        new SurveyedDocument(
+            "home", false, new Shown(Members.withoutMembers(members), members, Map.of()));
+    assertThat(found("x", document))
+        .containsExactly(
+            "links home/gone/card",
+            "shown-pages home/none/card",
+            "shown-pages home/late/card",
+            "shown-pages home/bare/card");
+    assertThat(new ItemsShowPages().in(document, SITE).stream().map(Finding::message))
+        .anyMatch(words -> words.contains("“Later” is in work"))
+        .anyMatch(words -> words.contains("“Home” has no description and no picture"));
+    SurveyedDocument loose =
+        document("home", heading("a", 1), item("none", "").children().get(0).children().get(0));
+    assertThat(found("x", loose)).containsExactly("shown-pages home/none/name");
   }
 }

@@ -205,6 +205,44 @@ class ChoicesApiTest {
   }
 
   @Test
+  void aListShowsPagesOfItsOwnSiteOnly() {
+    String list = api.page("sf-fares").path("lists").get(0).path("node").asString();
+    ok(
+        api.editPage(
+            "sf-fares",
+            "type",
+            "SHOW_PAGES",
+            "node",
+            list,
+            "pages",
+            List.of("sf-islands", "sf-home")));
+    JsonNode items = api.page("sf-fares").path("lists").get(0).path("items");
+    assertThat(items.valueStream().map(item -> item.path("page").asString()))
+        .containsExactly("sf-islands", "sf-home");
+    Api.Answer other =
+        api.editPage("sf-fares", "type", "SHOW_PAGES", "node", list, "pages", List.of("tv-home"));
+    assertThat(other.status()).isEqualTo(400);
+    assertThat(other.detail()).contains("has no page “tv-home”");
+    assertThat(
+            api.editPage("sf-fares", "type", "SHOW_PAGES", "node", list, "pages", List.of())
+                .status())
+        .isEqualTo(422);
+    assertThat(
+            api.editPage(
+                    "sf-fares",
+                    "type",
+                    "SHOW_PAGES",
+                    "node",
+                    "sf-fares",
+                    "pages",
+                    List.of("sf-home"))
+                .detail())
+        .contains("no list");
+    ok(api.turn("sf-fares", "undo"));
+    assertThat(api.page("sf-fares").path("lists").get(0).path("items")).hasSize(3);
+  }
+
+  @Test
   void itemsAreThePlacementsOwnAndThePatternIsThePieces() {
     JsonNode list = api.page("sf-fares").path("lists").get(0);
     assertThat(list.path("own").asBoolean()).isFalse();

@@ -181,7 +181,9 @@ final class Draw {
   /** A button that leads to the page that an item shows. */
   Node buttonToShown(String words) {
     Node button = button(words);
-    return button.withContent("link", new FieldValue.Link(PageShown.LINK)).withSlots(List.of("words"));
+    return button
+        .withContent("link", new FieldValue.Link(PageShown.LINK))
+        .withSlots(List.of("words"));
   }
 
   private static Node words(Node node, String words) {

@@ -10,9 +10,9 @@ import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Mark;
-import goodbones.document.PageShown;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.PageShown;
 import goodbones.document.Placement;
 import goodbones.document.StyleValue;
 import goodbones.document.Variant;
@@ -157,8 +157,7 @@ class StartersTest {
   private static boolean isBound(FieldValue value) {
     return value instanceof FieldValue.Words words
             && words.marks().stream().anyMatch(mark -> mark.type() == Mark.Type.BOUND)
-        || value instanceof FieldValue.Picture picture
-            && PageShown.isPicture(picture.pictureId());
+        || value instanceof FieldValue.Picture picture && PageShown.isPicture(picture.pictureId());
   }
 
   /** WCAG 2.2, success criterion 1.4.3. */
