@@ -221,7 +221,7 @@ class ChoicesApiTest {
         .containsExactly("sf-islands", "sf-home");
     Api.Answer other =
         api.editPage("sf-fares", "type", "SHOW_PAGES", "node", list, "pages", List.of("tv-home"));
-    assertThat(other.status()).isEqualTo(400);
+    assertThat(other.status()).isEqualTo(422);
     assertThat(other.detail()).contains("has no page “tv-home”");
     assertThat(
             api.editPage("sf-fares", "type", "SHOW_PAGES", "node", list, "pages", List.of())
