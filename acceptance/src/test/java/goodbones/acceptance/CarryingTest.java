@@ -225,7 +225,7 @@ class CarryingTest extends WithDesigner {
     show(FERRIES_PAGE + "?node=" + TEXT);
     List<String> before = sections(DESKTOP);
     takeUpNew("Quote band");
-    moveTo(page().locator("button[title='Three routes']"), Spot.ABOVE);
+    moveTo(designer.strip("Three routes"), Spot.ABOVE);
     letGo("before “Three routes”");
     assertThat(sections(DESKTOP)).hasSize(before.size() + 1);
     assertThat(sections(DESKTOP).indexOf("sf-routes")).isEqualTo(before.indexOf("sf-routes") + 1);

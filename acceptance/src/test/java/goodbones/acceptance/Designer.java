@@ -109,7 +109,12 @@ final class Designer implements AutoCloseable {
 
   /** Takes a section in hand by its strip in the page drawing. */
   void takeSection(String name) {
-    page.locator("button[title='" + name + "']").click();
+    strip(name).click();
+  }
+
+  /** A strip says its section's name, and below that what the survey has found in it by then. */
+  Locator strip(String name) {
+    return page.locator("button[title='" + name + "'], button[title^='" + name + "\\a ']");
   }
 
   /** Clicks where something is drawn; on the canvas the drawing itself is not clicked at. */

@@ -126,7 +126,7 @@ class PagesInListsTest extends WithDesigner {
     designer.button("Take it away").click();
     assertThat(sheet).isHidden();
     show(HOME);
-    page().getByLabel("Strips").getByText("Pages as cards").first().click();
+    designer.takeSection("Pages as cards");
     designer.takeInHand("Row");
     designer.button("Show pages in it").click();
     sheet

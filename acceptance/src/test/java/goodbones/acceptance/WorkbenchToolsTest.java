@@ -28,7 +28,7 @@ class WorkbenchToolsTest extends WithDesigner {
   }
 
   private static Locator strip(String title) {
-    return page().locator("button[title='" + title + "']");
+    return designer.strip(title);
   }
 
   @SuppressWarnings("unchecked")
