@@ -182,7 +182,7 @@ function PagePicture({ siteId, picture, onChoose }: PictureProps) {
         )}
       </span>
       <span className="block text-[12.5px] text-soft">
-        For lists of pages, and where others share a link to it.
+        It stands for the page in lists of pages.
       </span>
       {open && (
         <PicturePicker
