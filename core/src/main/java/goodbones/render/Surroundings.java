@@ -1,6 +1,7 @@
 package goodbones.render;
 
 import goodbones.fonts.FontFace;
+import goodbones.library.Shown;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -35,5 +36,13 @@ public record Surroundings(
 
   public Surroundings {
     faces = List.copyOf(faces);
+  }
+
+  /**
+   * What is to be rendered of a tree: where it is published, no item that shows a page which is
+   * not.
+   */
+  public Shown of(Shown shown) {
+    return withIds ? shown : shown.withPages(facts.pages()::containsKey);
   }
 }

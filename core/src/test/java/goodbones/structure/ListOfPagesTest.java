@@ -120,7 +120,7 @@ class ListOfPagesTest {
             "",
             ids,
             facts);
-    return Renderer.render(shown, FINISHES, around).blocks().get(0).html();
+    return Renderer.render(around.of(shown), FINISHES, around).blocks().get(0).html();
   }
 
   private String html(Node page) {
@@ -185,8 +185,12 @@ class ListOfPagesTest {
   @Test
   void whatIsNotToBeShownIsLeftOutWithItsCard() {
     Shown shown = editor.shown(filled(page(), "box", "delta").root());
-    Shown ready = shown.withPages(page -> page.equals("delta"));
-    assertThat(html(ready, TREE, Map.of(), false))
+    PageTree ready = new PageTree(List.of(DELTA));
+    assertThat(html(shown, ready, Map.of(), true))
+        .as("on the canvas it stays, unset")
+        .contains("data-unset")
+        .doesNotContain("Box kites");
+    assertThat(html(shown, ready, Map.of(), false))
         .contains("Deltas")
         .doesNotContain("Box")
         .containsOnlyOnce("Read on");

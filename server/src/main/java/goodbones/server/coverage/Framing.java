@@ -90,7 +90,7 @@ public class Framing {
 
   private Rendered drawn(
       PageState part, Node page, SiteFinishes finishes, Surroundings surroundings) {
-    Shown shown = sites.shown(part);
+    Shown shown = surroundings.of(sites.shown(part));
     Node around =
         page.withId(NodeId.of("around-" + part.id())).withChildren(shown.root().children());
     return Renderer.render(shown.withRoot(around), finishes, surroundings);

@@ -1,7 +1,6 @@
 package goodbones.server.publishing;
 
 import goodbones.fonts.FontFace;
-import goodbones.library.Shown;
 import goodbones.render.Facts;
 import goodbones.render.Framed;
 import goodbones.render.PageHtml;
@@ -113,7 +112,7 @@ final class SiteFiles {
       Surroundings around = surroundings(page.id(), base);
       Framed body =
           new Framed(
-              Renderer.render(published(page), finishes, around),
+              Renderer.render(around.of(from.sites().shown(page)), finishes, around),
               from.framing().around(page, finishes, around));
       rendered.addAll(body.rendered());
       String head = "<link rel=\"stylesheet\" href=\"" + base + STYLE_SHEET + "\">";
@@ -138,11 +137,6 @@ final class SiteFiles {
       }
     }
     return files;
-  }
-
-  /** What a page shows, without the items that show pages which are not published. */
-  private Shown published(PageState page) {
-    return from.sites().shown(page).withPages(shown -> links.page(Links.PAGE + shown).isPresent());
   }
 
   /** A page that forwards from where something was before to where it is now. */
