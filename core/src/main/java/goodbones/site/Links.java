@@ -21,7 +21,7 @@ import java.util.Set;
  * </ul>
  */
 public final class Links {
-  public static final String PAGE = "page:";
+  public static final String PAGE = PageShown.PAGE;
   public static final String ROLE = "role:";
   public static final String DETAIL = "detail:";
   public static final String FILE = "file:";

@@ -30,12 +30,12 @@ final class Listed {
         prices(),
         priceCards(),
         news(),
-        pagesAsCards(),
-        pagesInLines(),
+        ShownPages.asCards(),
+        ShownPages.inLines(),
         gallery());
   }
 
-  private static Node small(Node heading) {
+  static Node small(Node heading) {
     return styled(heading, "font-size", "22px");
   }
 
@@ -437,62 +437,6 @@ final class Listed {
                 d.item("title", "The newest of it"),
                 d.item("title", "What was new before"),
                 d.item("title", "What was new before that"))),
-        "list");
-  }
-
-  /** Cards of pages: all that they say comes from the pages. */
-  private static Starter pagesAsCards() {
-    Draw d = new Draw("st-pages-cards");
-    Node card =
-        styled(
-            d.column(
-                optional(d.named("photo", d.pictureShown("3 / 2"))),
-                d.named("name", small(d.bound(d.heading(3, ""), "{item-title}"))),
-                d.named("says", d.bound(d.text(""), "{item-summary}")),
-                optional(d.named("more", inStyle("s-quiet", d.buttonToShown("Read on"))))),
-            "row-gap",
-            "12px");
-    return Starter.template(
-        Purpose.CARDS,
-        "Pages beside each other: title, picture and summary come from each page",
-        d.section(
-            "Pages as cards",
-            optional(d.heading(2, "Where to read on")),
-            styled(
-                d.named("list", d.rowList("4", card, d.item(), d.item(), d.item())),
-                "columns@tablet",
-                "6")),
-        "list");
-  }
-
-  private static Starter pagesInLines() {
-    Draw d = new Draw("st-pages-lines");
-    Node line =
-        styled(
-            ruled(
-                d.row(
-                    "9 3",
-                    styled(
-                        d.column(
-                            d.named("name", small(d.bound(d.heading(3, ""), "{item-title}"))),
-                            d.named("says", d.bound(d.text(""), "{item-summary}"))),
-                        "row-gap",
-                        "6px"),
-                    styled(
-                        d.column(d.named("more", inStyle("s-quiet", d.buttonToShown("Read on")))),
-                        "content-align",
-                        "center"))),
-            "padding-top",
-            "20px",
-            "padding-bottom",
-            "20px");
-    return Starter.template(
-        Purpose.NEWS,
-        "Pages as lines between rules, without pictures: for many of them",
-        d.section(
-            "Pages in lines",
-            optional(d.heading(2, "What there is to read")),
-            d.list(line, d.item(), d.item(), d.item())),
         "list");
   }
 
