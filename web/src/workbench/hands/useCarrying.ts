@@ -1,10 +1,4 @@
-import {
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragMoveEvent,
-  type DragStartEvent,
-} from '@dnd-kit/core';
+import { PointerSensor, useSensor, useSensors, type DragStartEvent } from '@dnd-kit/core';
 import { useRef } from 'react';
 import type { Addable } from './actions';
 import { setDrag, currentDrag, type Drag } from '../canvas/dragStore';
@@ -72,10 +66,36 @@ function editOf(landing: Landing, load: Load, item: Addable | undefined): AskedE
     : { type: 'MOVE', node: landing.target, before: landing.before, nodes: [...load.nodes] };
 }
 
+/**
+ * Where the pointer is while something is carried, and when it lets go. What is told of a move comes
+ * when it has been drawn, which a quick hand does not wait for; it counts how far the frame has
+ * scrolled as well; and what is let go before anything was drawn is told of not at all.
+ */
+function usePointer() {
+  const at = useRef<Point>({ x: 0, y: 0 });
+  const follow = ({ activatorEvent }: DragStartEvent, letGo: () => void): Point => {
+    const begun = activatorEvent as PointerEvent;
+    at.current = { x: begun.clientX, y: begun.clientY };
+    const until = new AbortController();
+    const moved = ({ type, clientX: x, clientY: y }: PointerEvent) => {
+      at.current = { x, y };
+      if (type === 'pointermove') return;
+      until.abort();
+      setTimeout(letGo);
+    };
+    for (const name of ['pointermove', 'pointerup'] as const) {
+      window.addEventListener(name, moved, { capture: true, signal: until.signal });
+    }
+    return at.current;
+  };
+  return { at, follow };
+}
+
 /** Carrying things with the pointer, over the lead frame, the page drawing and the outline. */
 export function useCarrying(props: Props) {
   const { tree, inHand, lead, drawing, onEdit, onPick, onLanded } = props;
   const item = useRef<Addable | undefined>(undefined);
+  const pointer = usePointer();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
 
   const loadOf = (event: DragStartEvent, at: Point): { load: Load; title: string } | undefined => {
@@ -102,11 +122,6 @@ export function useCarrying(props: Props) {
     return { load: { kind: first.kind, nodes: carried.map((n) => n.id) }, title };
   };
 
-  const pointer = (event: DragMoveEvent | DragStartEvent, delta?: Point): Point => {
-    const begun = event.activatorEvent as PointerEvent;
-    return { x: begun.clientX + (delta?.x ?? 0), y: begun.clientY + (delta?.y ?? 0) };
-  };
-
   const found = (load: Load, at: Point): Pick<Drag, 'zone' | 'landing'> => {
     if (!tree) return { zone: 'canvas', landing: undefined };
     for (const [zone, surface] of [
@@ -121,27 +136,29 @@ export function useCarrying(props: Props) {
     return { zone: 'outline', landing: inOutline(tree, at, load) };
   };
 
+  const letGo = () => {
+    const drag = currentDrag();
+    setDrag(undefined);
+    const landing = drag && found(drag.load, pointer.at.current).landing;
+    if (!landing) return;
+    const edit = editOf(landing, drag.load, item.current);
+    onLanded(edit);
+    void onEdit(edit);
+  };
+
   return {
     sensors,
     onDragStart: (event: DragStartEvent) => {
-      const at = pointer(event);
+      const at = pointer.follow(event, letGo);
       const begun = loadOf(event, at);
       if (begun) setDrag({ ...begun, pointer: at, ...found(begun.load, at) });
     },
-    onDragMove: (event: DragMoveEvent) => {
+    onDragMove: () => {
       const drag = currentDrag();
-      if (!drag) return;
-      const at = pointer(event, event.delta);
-      setDrag({ ...drag, pointer: at, ...found(drag.load, at) });
+      const at = pointer.at.current;
+      if (drag) setDrag({ ...drag, pointer: at, ...found(drag.load, at) });
     },
-    onDragEnd: () => {
-      const drag = currentDrag();
-      setDrag(undefined);
-      if (!drag?.landing) return;
-      const edit = editOf(drag.landing, drag.load, item.current);
-      onLanded(edit);
-      void onEdit(edit);
-    },
+    onDragEnd: letGo,
     onDragCancel: () => {
       setDrag(undefined);
     },

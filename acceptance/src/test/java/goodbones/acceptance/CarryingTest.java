@@ -170,6 +170,56 @@ class CarryingTest extends WithDesigner {
     assertThat(children(DESKTOP, "sf-words")).isEqualTo(before);
   }
 
+  /** Nothing is drawn between taking up and letting go. */
+  @Test
+  void aQuickHandLandsWhereItLetsGo() {
+    show(FERRIES_PAGE + "?node=" + TEXT);
+    shown(TEXT).scrollIntoViewIfNeeded();
+    BoundingBox from = shown(TEXT).boundingBox();
+    BoundingBox to = shown("sf-route-t2").boundingBox();
+    page()
+        .evaluate(
+            "([x, y, toX, toY]) => {"
+                + " const at = (type, target, x, y) => target.dispatchEvent(new PointerEvent(type,"
+                + " {clientX: x, clientY: y, isPrimary: true, button: 0, bubbles: true}));"
+                + " at('pointerdown', document.elementFromPoint(x, y), x, y);"
+                + " at('pointermove', document, x + 9, y);"
+                + " at('pointermove', document, toX, toY);"
+                + " at('pointerup', document, toX, toY); }",
+            List.of(from.x + 8, from.y + 6, to.x + to.width * 0.4, to.y + to.height * 0.92));
+    page().waitForCondition(() -> children(DESKTOP, "sf-route-2").contains(TEXT));
+    assertThat(children(DESKTOP, "sf-route-2")).endsWith("sf-route-t2", TEXT);
+    designer.awaitSaved();
+    undo(1);
+    assertThat(children(DESKTOP, "sf-words")).contains(TEXT);
+    takeUp(shown(TEXT));
+    moveTo(shown("sf-route-t2"), Spot.BELOW);
+    letGo("after “50 minutes");
+    undo(1);
+  }
+
+  @Test
+  void farDownItLandsWhereItIsSeenToThoughTheFrameHasScrolled() {
+    show(FERRIES_PAGE);
+    List<String> before = sections(DESKTOP);
+    designer.takeSection("Opening band");
+    BoundingBox opening = shown("sf-opening/ob-section").boundingBox();
+    BoundingBox frame = designer.region("Desktop frame").boundingBox();
+    takeUp(opening.x + 6, opening.y + 6);
+    page().mouse().move(frame.x + frame.width / 2, frame.y + frame.height - 20);
+    page()
+        .waitForCondition(
+            () -> {
+              BoundingBox words = shown("sf-words").boundingBox();
+              return words.y + words.height < frame.y + frame.height * 0.8;
+            });
+    moveTo(shown("sf-words"), Spot.BELOW);
+    letGo("after “Words of travellers”");
+    assertThat(sections(PHONE)).last().isEqualTo("sf-opening/ob-section");
+    undo(1);
+    assertThat(sections(PHONE)).isEqualTo(before);
+  }
+
   @Test
   void inTheOutlineThingsAreCarriedByTheirNames() {
     show(FERRIES_PAGE + "?node=sf-words-h");

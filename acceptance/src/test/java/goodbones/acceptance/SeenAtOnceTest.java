@@ -153,6 +153,7 @@ class SeenAtOnceTest extends WithDesigner {
     page.mouse().down();
     page.mouse().move(from.x + 12, from.y);
     page.mouse().move(to.x + to.width - 2, to.y + to.height / 2);
+    assertThat(page.getByText("right of ““The best half hour")).isVisible();
     page.mouse().up();
     isSeenAtOnce(
         "move Maud Tillery, Gull Holm, on the seven o… beside “The best half hour of our week.”");

@@ -50,7 +50,7 @@ abstract class WithDesigner {
         .hasAttribute("aria-current", "true");
   }
 
-  /** Opens a workbench and waits until it is drawn. */
+  /** Opens a workbench and waits until it is drawn, in its own fonts. */
   static void show(String path) {
     designer.go(path);
     awaitDrawn();
@@ -60,6 +60,13 @@ abstract class WithDesigner {
     for (String device : List.of("desktop", "tablet", "phone")) {
       page().locator("[data-surface=" + device + "] rect").first().waitFor();
     }
+    // What is in a frame runs no script, so that it is waited for from outside.
+    page()
+        .evaluate(
+            "async () => {"
+                + " for (const frame of document.querySelectorAll('iframe'))"
+                + "   await frame.contentDocument.fonts.ready;"
+                + " for (const turn of [1, 2]) await new Promise(requestAnimationFrame); }");
   }
 
   /** Releases the draft on the workbench, and goes on to its review. */
