@@ -39,19 +39,17 @@ export function narrowing<Question extends string, Thing>({
     things: readonly Thing[],
     wanted: Wanted,
   ): ((question: Question, answer: string) => number) => {
-    const counts = new Map<string, number>();
+    const counts = new Map(questions.map((question) => [question, new Map<string, number>()]));
     for (const thing of things) {
       if (!says(thing, wanted.words)) continue;
       const open = questions.filter((question) => !isAnswered(thing, wanted, question));
       if (open.length > 1) continue;
       for (const question of open.length === 1 ? open : questions) {
-        for (const answer of answers[question](thing)) {
-          const key = `${question} ${answer}`;
-          counts.set(key, (counts.get(key) ?? 0) + 1);
-        }
+        const of = counts.get(question);
+        for (const answer of answers[question](thing)) of?.set(answer, (of.get(answer) ?? 0) + 1);
       }
     }
-    return (question, answer) => counts.get(`${question} ${answer}`) ?? 0;
+    return (question, answer) => counts.get(question)?.get(answer) ?? 0;
   };
   return { questions, fits, countsOf };
 }

@@ -11,7 +11,8 @@ import { DraftInput } from '../../ui/DraftInput';
 import { useDraft } from '../../ui/useDraft';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
-import { WhereUsed } from './TokenDetail';
+import { UsesButton } from '../uses/UsesButton';
+import { InFinishes } from './InFinishes';
 import { ReachLine } from './ReachLine';
 import { Swatch } from './Swatch';
 import { useReach, type FinishesEdit } from './useFinishes';
@@ -143,7 +144,6 @@ type DetailProps = Pick<Parts, 'table' | 'edit' | 'set'> & { style: Row };
 
 function StyleDetail({ style, table, edit, set }: DetailProps) {
   const ofKind = style.id.startsWith('kind:');
-  const [uses, setUses] = useState(false);
   const [problem, setProblem] = useState('');
   const name = useDraft(style.name, (value) =>
     edit({ type: 'RENAME_STYLE', site: style.site, style: style.id, name: value }),
@@ -210,15 +210,12 @@ function StyleDetail({ style, table, edit, set }: DetailProps) {
       )}
       {!ofKind && (
         <div className="mt-4 flex gap-4">
-          <Button
-            look="quiet"
-            aria-expanded={uses}
-            onClick={() => {
-              setUses(!uses);
-            }}
+          <UsesButton
+            of={{ kind: 'style', id: style.id, name: style.name }}
+            site={style.site || (table.sites[0]?.id ?? '')}
           >
-            Where used
-          </Button>
+            <InFinishes style={style.id} />
+          </UsesButton>
           <Button
             look="quiet"
             onClick={() =>
@@ -233,7 +230,6 @@ function StyleDetail({ style, table, edit, set }: DetailProps) {
           </Button>
         </div>
       )}
-      {uses && <WhereUsed token="" style={style.id} />}
     </aside>
   );
 }

@@ -3,6 +3,7 @@ import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { DraftInput } from '../../ui/DraftInput';
 import { useDraft } from '../../ui/useDraft';
+import { UsesButton } from '../uses/UsesButton';
 import { LookChoice } from './LookChoice';
 import type { Parts } from './parts';
 import { SpecimenPane } from './SpecimenPane';
@@ -35,7 +36,7 @@ export function Schemes({ table, look, edit, set }: Parts) {
             <tr className="border-y border-ink text-left">
               <th className="py-1.5 w-44 font-semibold">Colour</th>
               {table.schemes.map((scheme) => (
-                <SchemeHead key={scheme.id} scheme={scheme} run={run} />
+                <SchemeHead key={scheme.id} scheme={scheme} site={look} run={run} />
               ))}
             </tr>
           </thead>
@@ -93,9 +94,9 @@ export function Schemes({ table, look, edit, set }: Parts) {
   );
 }
 
-type HeadProps = { scheme: Scheme; run: Parts['edit'] };
+type HeadProps = { scheme: Scheme; site: string; run: Parts['edit'] };
 
-function SchemeHead({ scheme, run }: HeadProps) {
+function SchemeHead({ scheme, site, run }: HeadProps) {
   const name = useDraft(scheme.name, (value) =>
     run({ type: 'RENAME_SCHEME', scheme: scheme.id, name: value }),
   );
@@ -106,6 +107,11 @@ function SchemeHead({ scheme, run }: HeadProps) {
           draft={name}
           aria-label={`Name of the scheme ${scheme.name}`}
           className="w-full bg-transparent border border-transparent hover:border-line px-1 rounded-[2px]"
+        />
+        <UsesButton
+          of={{ kind: 'scheme', id: scheme.id, name: scheme.name }}
+          site={site}
+          label="Uses"
         />
         <Button
           look="quiet"

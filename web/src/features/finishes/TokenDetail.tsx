@@ -1,15 +1,14 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import { answer, api } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Mark } from '../../ui/States';
 import { inputClass } from '../../ui/inputClass';
+import { UsesButton } from '../uses/UsesButton';
 import { ColourEditor } from './ColourEditor';
 import { FamilyEditor } from './FamilyEditor';
 import { FluidEditor } from './FluidEditor';
 import { GradientEditor } from './GradientEditor';
+import { InFinishes } from './InFinishes';
 import type { Parts } from './parts';
 import { ReachLine } from './ReachLine';
 import { ShadowEditor } from './ShadowEditor';
@@ -35,7 +34,7 @@ export function TokenDetail(props: Props) {
   const cell = site ? token.sites[site.id] : token.house;
   const reach = useReach(candidate ?? standing);
   const [problem, setProblem] = useState('');
-  const [open, setOpen] = useState<'uses' | 'name' | 'delete'>();
+  const [open, setOpen] = useState<'name' | 'delete'>();
   if (!cell) return null;
   const take = async (value: string) => {
     setProblem((await hand.commit(value))?.message ?? '');
@@ -47,7 +46,7 @@ export function TokenDetail(props: Props) {
     css: literal,
     onTry: hand.type,
   };
-  const toggle = (which: 'uses' | 'name' | 'delete') => {
+  const toggle = (which: 'name' | 'delete') => {
     setOpen(open === which ? undefined : which);
   };
   return (
@@ -98,7 +97,6 @@ export function TokenDetail(props: Props) {
           </p>
         )}
       </div>
-      {open === 'uses' && <WhereUsed token={token.id} style="" />}
       {open === 'name' && (
         <Naming
           token={token}
@@ -134,15 +132,12 @@ export function TokenDetail(props: Props) {
             Back to the house’s {token.house.value}
           </Button>
         )}
-        <Button
-          look="quiet"
-          aria-expanded={open === 'uses'}
-          onClick={() => {
-            toggle('uses');
-          }}
+        <UsesButton
+          of={{ kind: 'token', id: token.id, name: token.name }}
+          site={site?.id ?? table.sites[0]?.id ?? ''}
         >
-          Where used
-        </Button>
+          <InFinishes token={token.id} />
+        </UsesButton>
         <Button
           look="quiet"
           aria-expanded={open === 'name'}
@@ -273,40 +268,5 @@ function Deleting({ token, table, edit, set }: DeletingProps) {
         </p>
       )}
     </div>
-  );
-}
-
-const most = 12;
-
-export function WhereUsed({ token, style }: { token: string; style: string }) {
-  const uses = useQuery({
-    queryKey: ['finishes-uses', token, style],
-    queryFn: () => answer(api.GET('/api/finishes/uses', { params: { query: { token, style } } })),
-  });
-  if (!uses.data) return <p className="text-soft mt-2">Looking it up…</p>;
-  const { finishes, nodes, more } = uses.data;
-  if (finishes.length === 0 && nodes.length === 0) {
-    return <p className="text-soft mt-2">Nothing uses it.</p>;
-  }
-  return (
-    <ul aria-label="Where used" className="mt-2 border-l-[3px] border-line pl-2">
-      {finishes.map((place) => (
-        <li key={place}>{place}</li>
-      ))}
-      {nodes.slice(0, most).map((use) => (
-        <li key={`${use.pageId} ${use.node} ${use.property}`}>
-          <Link
-            className="underline underline-offset-2"
-            to={`/sites/${use.siteId}/pages/${use.pageId}?node=${encodeURIComponent(use.node)}`}
-          >
-            {use.siteName}, {use.pageTitle}: {use.nodeTitle}
-          </Link>{' '}
-          <span className="text-soft">{use.property.toLowerCase()}</span>
-        </li>
-      ))}
-      {nodes.length + more > most && (
-        <li className="text-soft">and {nodes.length + more - most} more</li>
-      )}
-    </ul>
   );
 }

@@ -5,6 +5,7 @@ import { Empty, Failed, Loading } from '../../ui/States';
 import { MarkedFrame } from '../../workbench/canvas/MarkedFrame';
 import { deviceOf, devices } from '../../workbench/engine/devices';
 import { useAddress } from '../../ui/useAddress';
+import { usePieceList } from './useLibrary';
 
 /** Two revisions of a piece side by side, what differs marked and said in words. */
 export function CompareScreen() {
@@ -24,7 +25,7 @@ export function CompareScreen() {
     queryKey: ['revisions', pieceId],
     queryFn: () => answer(api.GET('/api/pieces/{id}/revisions', { params: { path } })),
   });
-  const pieces = useQuery({ queryKey: ['pieces'], queryFn: () => answer(api.GET('/api/pieces')) });
+  const pieces = usePieceList();
   const failed = compared.error ?? revisions.error ?? pieces.error;
   if (failed) return <Failed error={failed} />;
   if (!compared.data || !revisions.data || !pieces.data) return <Loading what="both revisions" />;

@@ -12,7 +12,7 @@ import { everything, sorts, wantedOf, type Card, type Sort, type Wanted } from '
 import { FilterRail } from './FilterRail';
 import { ReplaceSheet } from './ReplaceSheet';
 import { useChoices, useLibrary } from './useLibrary';
-import { WhereUsed } from './WhereUsed';
+import { WhereUsed } from '../uses/WhereUsed';
 
 const selectClass = 'border border-line bg-sheet px-2 py-1.5 rounded-[2px]';
 const sortNames: Record<Sort, string> = {
@@ -168,7 +168,7 @@ export function LibraryScreen() {
       {used && (
         <WhereUsed
           key={used.id}
-          piece={used}
+          of={{ kind: 'piece', id: used.id, name: used.name }}
           site={site}
           onClose={() => {
             setUsed(undefined);

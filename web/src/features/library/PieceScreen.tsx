@@ -17,8 +17,9 @@ import {
 import { Workbench } from '../../workbench/shell/Workbench';
 import { useSites } from '../sites/useSites';
 import { AtEveryClient } from './AtEveryClient';
+import { usePieceList } from './useLibrary';
 import { Variants } from './Variants';
-import { WhereUsed } from './WhereUsed';
+import { UsesButton } from '../uses/UsesButton';
 import { useAddress } from '../../ui/useAddress';
 
 /** A piece on the workbench, in any client's look. */
@@ -89,7 +90,7 @@ export function PieceScreen() {
       )}
       actions={(view, replace) => (
         <>
-          <Uses piece={{ id: view.id, name: view.title }} site={site} />
+          <UsesButton of={{ kind: 'piece', id: view.id, name: view.title }} site={site} />
           <Revisions view={view} site={site} replace={replace} />
           <Release view={view} replace={replace} />
         </>
@@ -112,32 +113,6 @@ function useSampled(id: string, site: string, variant: string, words: string) {
     gcTime: 0,
   });
   return words === '' ? undefined : sampled.data;
-}
-
-/** Opens beside the workbench where the piece is used. */
-function Uses({ piece, site }: { piece: { id: string; name: string }; site: string }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <Button
-        look="quiet"
-        onClick={() => {
-          setOpen(true);
-        }}
-      >
-        Where used
-      </Button>
-      {open && (
-        <WhereUsed
-          piece={piece}
-          site={site}
-          onClose={() => {
-            setOpen(false);
-          }}
-        />
-      )}
-    </>
-  );
 }
 
 type Revision = Schemas['RevisionInfo'];
@@ -183,11 +158,7 @@ function Revisions({ view, site, replace }: ReleaseProps & { site: string }) {
       answer(api.GET('/api/pieces/{id}/revisions', { params: { path: { id: piece } } })),
     enabled: open,
   });
-  const pieces = useQuery({
-    queryKey: ['pieces'],
-    queryFn: () => answer(api.GET('/api/pieces')),
-    enabled: open,
-  });
+  const pieces = usePieceList({ enabled: open });
   const nameOf = (id: string) => pieces.data?.find((p) => p.id === id)?.name ?? 'another piece';
   const told = (r: Revision) =>
     r.followUp ? `with ${nameOf(r.followedPiece)} ${r.followedRevision}` : r.note;

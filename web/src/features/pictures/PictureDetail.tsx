@@ -1,11 +1,11 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
-import { Link } from 'react-router';
 import { answer, api, leftOutWords, Problem, replacePicture, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { DraftInput } from '../../ui/DraftInput';
 import { inputClass } from '../../ui/inputClass';
+import { UsesButton } from '../uses/UsesButton';
 import { ProblemLine } from '../../ui/ProblemLine';
 import { useDraft } from '../../ui/useDraft';
 import { betterName, nextMissing, saysOf, type Card, type Picture } from './narrow';
@@ -18,11 +18,13 @@ type Props = {
   /** Those among which it is looked at. */
   cards: readonly Card[];
   owner: string;
+  /** In whose look pieces with it are drawn if it is for all clients. */
+  site: string;
   onTake: (id: string) => void;
 };
 
 /** One picture: what it says, what of it is seen when it is cropped, its file, where it is used. */
-export function PictureDetail({ card, cards, owner, onTake }: Props) {
+export function PictureDetail({ card, cards, owner, site, onTake }: Props) {
   const queries = useQueryClient();
   const { picture } = card;
   const [note, setNote] = useState('');
@@ -74,7 +76,7 @@ export function PictureDetail({ card, cards, owner, onTake }: Props) {
       <Text card={card} cards={cards} say={say} onTake={onTake} />
       <Name picture={picture} say={say} />
       <Tags picture={picture} say={say} />
-      <UsedIn id={picture.id} uses={card.uses} />
+      <UsedIn picture={picture} uses={card.uses} site={site} />
       <div className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-3">
         <Another
           onFile={(file) =>
@@ -183,7 +185,7 @@ function Focal({ picture, onSet }: { picture: Picture; onSet: (x: number, y: num
 type Say = (part: Said) => Promise<Problem | undefined>;
 
 /** What it says; Enter goes on to the next picture that says nothing yet. */
-function Text({ card, cards, say, onTake }: Omit<Props, 'owner'> & { say: Say }) {
+function Text({ card, cards, say, onTake }: Omit<Props, 'owner' | 'site'> & { say: Say }) {
   const id = useId();
   const { picture } = card;
   const draft = useDraft(picture.alt, (alt) => say({ alt }));
@@ -301,40 +303,21 @@ function Another({ onFile }: { onFile: (file: File) => void }) {
   );
 }
 
-/** Where it is used, each a link. */
-function UsedIn({ id, uses }: { id: string; uses: number }) {
-  const used = useQuery({
-    queryKey: ['uses', 'picture', id],
-    queryFn: () =>
-      answer(api.GET('/api/uses/{kind}/{id}', { params: { path: { kind: 'picture', id } } })),
-    gcTime: 0,
-  });
-  const link = 'block py-0.5 truncate text-verdigris hover:underline underline-offset-2';
-  const from = encodeURIComponent(`/pictures?picture=${id}`);
+type UsedInProps = { picture: Picture; uses: number; site: string };
+
+/** How often it is used; beside that, where. */
+function UsedIn({ picture, uses, site }: UsedInProps) {
   return (
-    <section aria-label="Where used" className="mt-4">
-      <h2 className="text-[13px]">{uses === 0 ? 'Used nowhere' : 'Where used'}</h2>
-      {used.data && (
-        <ul>
-          {used.data.pages.map((page) => (
-            <li key={page.pageId}>
-              <Link className={link} to={`/sites/${page.siteId}/pages/${page.pageId}?from=${from}`}>
-                {page.title} · {page.siteName}
-              </Link>
-            </li>
-          ))}
-          {used.data.pieces.map((piece) => (
-            <li key={piece.pieceId}>
-              <Link className={link} to={`/library/${piece.pieceId}`}>
-                the piece {piece.name}
-              </Link>
-            </li>
-          ))}
-          {used.data.more > 0 && (
-            <li className="text-soft">and {count(used.data.more, 'other page')}</li>
-          )}
-        </ul>
+    <p className="mt-4 flex items-baseline gap-2">
+      <span className="mr-auto">
+        {uses === 0 ? 'Used nowhere' : `Used in ${count(uses, 'place')}`}
+      </span>
+      {uses > 0 && (
+        <UsesButton
+          of={{ kind: 'picture', id: picture.id, name: picture.fileName }}
+          site={picture.siteId || site}
+        />
       )}
-    </section>
+    </p>
   );
 }

@@ -145,6 +145,7 @@ export function PicturesScreen() {
                 ? 'for all clients'
                 : (clients.get(card.picture.siteId) ?? '')
             }
+            site={site || (sites.data[0]?.id ?? '')}
             onTake={(id) => {
               set({ picture: id });
             }}

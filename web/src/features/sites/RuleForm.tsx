@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
-import { answer, api, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
+import { usePieceList } from '../library/useLibrary';
 import { usePageKinds, useRegions } from './useSites';
 import { isOffered } from '../../workbench/hands/actions';
 
@@ -32,10 +32,7 @@ export function RuleForm({ rule, pages, parts, siteId, onChange, onDrop }: Props
   const regions = useRegions();
   const isBandAt = (word: string) =>
     regions.data?.some((region) => region.word === word && region.band) ?? false;
-  const pieces = useQuery({
-    queryKey: ['pieces'],
-    queryFn: () => answer(api.GET('/api/pieces')),
-  });
+  const pieces = usePieceList();
   const isBand = isBandAt(rule.region);
   const offered = (pieces.data ?? []).filter(
     (piece) => piece.root === 'section' && isOffered(piece, siteId),

@@ -1,7 +1,6 @@
 import { useDraggable } from '@dnd-kit/core';
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { answer, api } from '../../api/client';
+import { usePieceList } from '../../features/library/useLibrary';
 import { useOutside } from '../../ui/useOutside';
 import { addables, addTo, spotFor, type Addable, type May, type Spot, isOffered } from './actions';
 import { useIsCarrying } from '../canvas/dragStore';
@@ -46,10 +45,7 @@ function named(all: readonly Addable[], typed: string): readonly Addable[] {
 /** Anything is added by its name, where it is wanted. */
 export function AddBox(props: Props) {
   const { tree, may, fresh, node, at, spot, site, itself, onEdit, onTry, onClose } = props;
-  const library = useQuery({
-    queryKey: ['pieces'],
-    queryFn: () => answer(api.GET('/api/pieces')),
-  });
+  const library = usePieceList();
   const carrying = useIsCarrying();
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { answer, api, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { useChoices } from '../../features/library/useLibrary';
 import { Button } from '../../ui/Button';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { Sheet } from '../../ui/Sheet';
@@ -24,11 +25,7 @@ export function KeepSheet(props: Props) {
     queryFn: () => source.guess(node.id),
     gcTime: 0,
   });
-  const choices = useQuery({
-    queryKey: ['piece-choices'],
-    queryFn: () => answer(api.GET('/api/pieces/choices')),
-    staleTime: Infinity,
-  });
+  const choices = useChoices();
   const failed = guess.error ?? choices.error;
   return (
     <Sheet open onClose={onClose} title={`Keep the ${node.kind} as a piece`}>

@@ -2,7 +2,8 @@ import { useDraggable } from '@dnd-kit/core';
 import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
-import { answer, api, fetchText, type Problem, type Schemas } from '../../api/client';
+import { fetchText, type Problem, type Schemas } from '../../api/client';
+import { useChoices, usePieceList } from '../../features/library/useLibrary';
 import { count } from '../../ui/count';
 import { Whole } from '../canvas/Whole';
 import type { AskedEdit, NodeView, PlacementView } from '../engine/source';
@@ -54,15 +55,8 @@ const DESKTOP = { width: 1280, screen: 800 };
 export function LibraryDrawer(props: Props) {
   'use no memo'; // The virtualizer is one object that changes in place.
   const { tree, may, node, placement, mayThere, use, site, itself, onTry, onEdit, onClose } = props;
-  const library = useQuery({
-    queryKey: ['pieces'],
-    queryFn: () => answer(api.GET('/api/pieces')),
-  });
-  const choices = useQuery({
-    queryKey: ['piece-choices'],
-    queryFn: () => answer(api.GET('/api/pieces/choices')),
-    staleTime: Infinity,
-  });
+  const library = usePieceList();
+  const choices = useChoices();
   const [words, setWords] = useState('');
   const [purpose, setPurpose] = useState('');
   const [chosen, setChosen] = useState('');

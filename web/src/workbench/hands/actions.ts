@@ -33,6 +33,7 @@ const said = new WeakMap<Listed, string>();
 
 /** Whether a piece has all the words in its name, tags, notes or words. */
 export function says(piece: Listed, words: string): boolean {
+  if (words === '') return true;
   let all = said.get(piece);
   if (all === undefined) {
     all = `${piece.name} ${piece.tags.join(' ')} ${piece.notes} ${piece.words}`.toLowerCase();

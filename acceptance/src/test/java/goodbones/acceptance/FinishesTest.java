@@ -311,4 +311,45 @@ class FinishesTest extends WithDesigner {
                                 && face.status === 'loaded')
                             """)));
   }
+
+  @Test
+  @Order(11)
+  void whereATokenIsUsedOpensBesideAndLeadsToTheSpot() {
+    designer.go("/finishes?token=t-accent");
+    designer.button("Where used").click();
+    Locator used = designer.region("Where color.accent is used");
+    assertThat(used).containsText("the look of every button");
+    assertThat(used.locator("iframe[title='On Home']").first()).isVisible();
+    assertThat(used).containsText("In Price line");
+    designer.button("Show everything that is drawn with it").click();
+    assertThat(designer.region("Drawn with it").getByRole(AriaRole.LINK).first())
+        .hasAttribute("href", Pattern.compile("/sites/.+/pages/.+\\?node=.+"));
+    press("Escape");
+    assertThat(used).hasCount(0);
+    assertThat(page()).hasURL(Pattern.compile("/finishes\\?token=t-accent$"));
+
+    designer.button("Where used").click();
+    used.getByRole(AriaRole.LINK)
+        .filter(hasText("Home"))
+        .and(page().locator("[href*='/sites/saltmarsh-ferries/pages/sf-home?node=sf-route']"))
+        .first()
+        .click();
+    assertThat(designer.frame(DESKTOP).locator("[data-node=sf-routes]")).isVisible();
+    assertThat(designer.region("Ladder")).containsText("Column");
+  }
+
+  @Test
+  @Order(12)
+  void whereANamedStyleAndASchemeAreUsedOpensBesideToo() {
+    designer.go("/finishes?tab=styles");
+    designer.region("Named styles").getByText("Caption").first().click();
+    designer.button("Where used").click();
+    assertThat(designer.region("Where Caption is used")).isVisible();
+    press("Escape");
+    designer.go("/finishes?tab=schemes");
+    designer.button("Uses").last().click();
+    assertThat(designer.region("Where Dark is used")).containsText("In ");
+    press("Escape");
+    assertThat(designer.region("Where Dark is used")).hasCount(0);
+  }
 }

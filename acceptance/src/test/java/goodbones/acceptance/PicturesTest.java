@@ -131,7 +131,13 @@ class PicturesTest extends WithDesigner {
     designer.go("/pictures?picture=plots-in-june");
     designer.button("Put it away").click();
     assertThat(page().getByRole(AriaRole.ALERT)).containsText("is used in");
-    assertThat(designer.region("Where used").getByRole(AriaRole.LINK).first()).isVisible();
+    designer.button("Where used").click();
+    Locator used = designer.region("Where plots-in-june.svg is used");
+    assertThat(used.locator("iframe")).not().hasCount(0);
+    assertThat(used.getByRole(AriaRole.LINK).first())
+        .hasAttribute("href", Pattern.compile("/sites/tern-valley/pages/.+\\?node=.+"));
+    press("Escape");
+    assertThat(used).hasCount(0);
     page()
         .getByLabel("Another file everywhere")
         .last()

@@ -46,8 +46,11 @@ public final class PieceGraph {
       graph.addVertex(piece);
       new BreadthFirstIterator<>(graph, piece).forEachRemaining(reached::add);
     }
+    Set<DefaultEdge> edges = new HashSet<>();
+    reached.forEach(piece -> edges.addAll(graph.outgoingEdgesOf(piece)));
     List<String> order = new ArrayList<>();
-    new TopologicalOrderIterator<>(new AsSubgraph<>(graph, reached)).forEachRemaining(order::add);
+    new TopologicalOrderIterator<>(new AsSubgraph<>(graph, reached, edges))
+        .forEachRemaining(order::add);
     return order;
   }
 

@@ -10,7 +10,6 @@ import goodbones.site.PageTree;
 import goodbones.site.SitePage;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +24,8 @@ import java.util.Optional;
  * @param menus the menus of the site, by name
  * @param social the client's addresses at other services, each by what it is called
  * @param sections the addresses of what stands straight on the page, by its node or placement
- * @param pages what other pages can be shown as, by their ids
+ * @param tree the pages of the site, all that others can be shown as
+ * @param former what leads on to a page, as {@link Links} has it
  */
 public record Facts(
     Map<Bound, String> words,
@@ -33,23 +33,25 @@ public record Facts(
     Map<String, List<Entry>> menus,
     List<Entry> social,
     Map<String, String> sections,
-    Map<String, SitePage> pages) {
+    PageTree tree,
+    Map<String, String> former) {
   /** Nothing is known. */
-  public static final Facts NONE = new Facts(Map.of(), "", Map.of(), List.of(), Map.of(), Map.of());
+  public static final Facts NONE =
+      new Facts(Map.of(), "", Map.of(), List.of(), Map.of(), new PageTree(List.of()), Map.of());
 
   public Facts {
     words = Map.copyOf(words);
     menus = Map.copyOf(menus);
     social = List.copyOf(social);
     sections = Map.copyOf(sections);
-    pages = Map.copyOf(pages);
+    former = Map.copyOf(former);
   }
 
   /**
    * @param addresses of what stands straight on the page, by its node or placement
    */
   public Facts withSections(Map<String, String> addresses) {
-    return new Facts(words, logo, menus, social, addresses, pages);
+    return new Facts(words, logo, menus, social, addresses, tree, former);
   }
 
   /**
@@ -101,18 +103,13 @@ public record Facts(
             .map(each -> new Entry(each.name(), each.address(), false, List.of()))
             .toList(),
         Map.of(),
-        pages(tree, former, links));
+        tree,
+        former);
   }
 
-  /** Also by the ids of those that were taken away, for what stands in their place. */
-  private static Map<String, SitePage> pages(
-      PageTree tree, Map<String, String> former, Links links) {
-    Map<String, SitePage> pages = new HashMap<>();
-    former
-        .keySet()
-        .forEach(id -> links.page(Links.PAGE + id).ifPresent(page -> pages.put(id, page)));
-    tree.all().forEach(page -> pages.put(page.id(), page));
-    return pages;
+  /** A page of the site, or the one that stands in the place of one that was taken away. */
+  Optional<SitePage> page(String id) {
+    return new Links(tree, Details.NONE, Map.of(), former).page(Links.PAGE + id);
   }
 
   /** What leads nowhere is left out, and so is what is below it. */
@@ -137,10 +134,7 @@ public record Facts(
 
   Optional<String> of(String what) {
     return PageShown.words(what)
-        .flatMap(
-            of ->
-                Optional.ofNullable(pages.get(of.page()))
-                    .map(of.summary() ? SitePage::description : SitePage::title))
+        .flatMap(of -> page(of.page()).map(of.summary() ? SitePage::description : SitePage::title))
         .or(() -> Bound.ofWord(what).map(words::get))
         .filter(value -> !value.isBlank());
   }
@@ -151,7 +145,7 @@ public record Facts(
       return id;
     }
     return PageShown.picture(id)
-        .map(pages::get)
+        .flatMap(this::page)
         .map(SitePage::picture)
         .filter(picture -> !picture.isEmpty())
         .orElse(FieldValue.Picture.STAND_IN_ID);

@@ -43,6 +43,6 @@ public record Surroundings(
    * not.
    */
   public Shown of(Shown shown) {
-    return withIds ? shown : shown.withPages(facts.pages()::containsKey);
+    return withIds ? shown : shown.withPages(id -> facts.page(id).isPresent());
   }
 }

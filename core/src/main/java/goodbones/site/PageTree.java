@@ -14,6 +14,7 @@ import java.util.Set;
 public final class PageTree {
   private final Map<String, SitePage> pages = new LinkedHashMap<>();
   private final Map<String, List<SitePage>> below = new LinkedHashMap<>();
+  private final List<SitePage> all = new ArrayList<>();
 
   /**
    * @param pages in the order in which they are to stand below each other; what is filed under a
@@ -24,6 +25,7 @@ public final class PageTree {
     for (SitePage page : this.pages.values()) {
       below.computeIfAbsent(parentOf(page), id -> new ArrayList<>()).add(page);
     }
+    collect("", all);
   }
 
   private String parentOf(SitePage page) {
@@ -50,9 +52,7 @@ public final class PageTree {
 
   /** All pages as they are read: each before what is filed under it. */
   public List<SitePage> all() {
-    List<SitePage> all = new ArrayList<>();
-    collect("", all);
-    return all;
+    return Collections.unmodifiableList(all);
   }
 
   /** A page with all that is filed under it, to any depth. */

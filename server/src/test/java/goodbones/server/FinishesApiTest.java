@@ -308,11 +308,11 @@ class FinishesApiTest {
 
   @Test
   void everyUseOfATokenIsListed() {
-    JsonNode uses = api.read("/api/finishes/uses?token=t-overlay&style=").body();
-    assertThat(uses.path("nodes").valueStream().map(u -> u.path("pageId").asString()))
+    JsonNode drawn = api.read("/api/finishes/drawn?token=t-overlay&style=").body();
+    assertThat(drawn.path("nodes").valueStream().map(u -> u.path("pageId").asString()))
         .containsExactlyInAnyOrder("om-home", "sf-home");
     JsonNode small = api.read("/api/finishes/uses?token=t-body-font&style=").body();
-    assertThat(small.path("finishes").valueStream().map(JsonNode::asString))
+    assertThat(small.valueStream().map(JsonNode::asString))
         .contains("the token font.label", "the look of every page");
   }
 }

@@ -390,6 +390,35 @@ class ShelfApiTest {
     assertThat(api.read("/api/uses/wish/nothing").status()).isEqualTo(422);
   }
 
+  /** What the index says of a page is found on that page, and drawn with its section alone. */
+  @Test
+  void wherePagesUseSomethingIsFoundOnThem() {
+    List<Map<String, Object>> all =
+        database.queryForList(
+            "select owner_id, kind, ref_id from referred where owner_kind = 'page'"
+                + " order by kind, owner_id, ref_id");
+    assertThat(all.stream().map(row -> row.get("KIND")))
+        .contains("token", "style", "scheme", "picture");
+    for (int i = 0; i < all.size(); i += 2) {
+      String page = String.valueOf(all.get(i).get("OWNER_ID"));
+      String kind = String.valueOf(all.get(i).get("KIND"));
+      String id = String.valueOf(all.get(i).get("REF_ID"));
+      Api.Answer answer = api.read("/api/pages/" + page + "/uses/" + kind + "/" + id);
+      assertThat(answer.status()).as(page + " " + kind + " " + id).isEqualTo(200);
+      String html = answer.body().path("html").asString();
+      assertThat(answer.body().path("node").asString()).isNotEmpty();
+      assertThat(html.split("<(section|header|footer|div)[ >]").length).isGreaterThan(1);
+      assertThat(html.length())
+          .isLessThanOrEqualTo(api.text("/api/pages/" + page + "/frame").length());
+      if (kind.equals("picture")) {
+        assertThat(html).contains(id);
+      }
+    }
+    assertThat(api.read("/api/pages/sf-home/uses/picture/nothing").status()).isEqualTo(404);
+    assertThat(api.read("/api/pages/sf-home/uses/wish/nothing").status()).isEqualTo(422);
+    assertThat(api.read("/api/pages/nowhere/uses/picture/stand-in").status()).isEqualTo(404);
+  }
+
   private String mostUsedToken() {
     return database
         .queryForList(

@@ -1,6 +1,8 @@
 package goodbones.server.compositions;
 
 import goodbones.server.compositions.Compositions.CompositionView;
+import goodbones.server.library.Referred;
+import goodbones.server.problems.BadInput;
 import jakarta.validation.Valid;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -49,6 +51,17 @@ class CompositionController {
   @GetMapping(path = "/pages/{id}/frame", produces = MediaType.TEXT_HTML_VALUE)
   String pageFrame(@PathVariable String id, @RequestParam(defaultValue = "") String only) {
     return compositions.pageFrame(id, only);
+  }
+
+  /**
+   * The first place on a page where something is used by the page itself.
+   *
+   * @param kind {@code token}, {@code style}, {@code scheme} or {@code picture}
+   */
+  @GetMapping("/pages/{id}/uses/{kind}/{ref}")
+  Compositions.Spot spot(
+      @PathVariable String id, @PathVariable String kind, @PathVariable String ref) {
+    return compositions.spot(id, BadInput.known("kind", kind, Referred::ofWord), ref);
   }
 
   @PostMapping("/sites/{id}/pages/from-composition")

@@ -17,6 +17,7 @@ import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.DescribedPiece;
 import goodbones.server.library.Descriptions;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.Referred;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import goodbones.server.sites.PageState;
@@ -144,6 +145,26 @@ public class Compositions {
                 framing.around(page, look, surroundings))
             : Framed.bare(Renderer.render(sites.shown(alone(page, only)), look, surroundings));
     return Frames.html(drawn, site, page.title());
+  }
+
+  /**
+   * Where on a page something is used.
+   *
+   * @param node of the page itself or a placement; the page's own if it is used by that
+   * @param html the section in which it stands, or the whole page
+   */
+  record Spot(String node, String html) {}
+
+  /**
+   * The first place on a page where something is used by the page itself.
+   *
+   * @throws NotFound if the page uses it nowhere
+   */
+  @Transactional(readOnly = true)
+  Spot spot(String pageId, Referred kind, String id) {
+    Node root = sites.page(pageId).root();
+    String node = kind.first(root, id).orElseThrow(() -> new NotFound("spot", id)).id().value();
+    return new Spot(node, pageFrame(pageId, node.equals(root.id().value()) ? "" : node));
   }
 
   private static PageState alone(PageState page, String placement) {

@@ -110,9 +110,16 @@ class FinishesController {
     return trying.sample(site, style);
   }
 
+  /** What in the finishes refers to a token, or builds on a named style, in words. */
   @GetMapping("/uses")
-  ReachViews.Uses uses(@RequestParam String token, @RequestParam String style) {
-    return whereUsed.of(store.all(), token, style);
+  List<String> uses(@RequestParam String token, @RequestParam String style) {
+    return whereUsed.inFinishes(store.all(), token, style);
+  }
+
+  /** Everything on pages that is worth what it is through a token, or has a named style. */
+  @GetMapping("/drawn")
+  ReachViews.Drawn drawn(@RequestParam String token, @RequestParam String style) {
+    return whereUsed.drawn(store.all(), token, style);
   }
 
   @GetMapping("/plan")

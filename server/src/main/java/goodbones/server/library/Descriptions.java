@@ -208,7 +208,7 @@ public class Descriptions {
   @Transactional
   public void retire(String pieceId, UnaryOperator<String> pageTitle) {
     DescribedEntity about = locked(pieceId);
-    List<PlacedRow> uses = placed.uses(pieceId);
+    List<Use> uses = placed.uses(List.of(pieceId));
     if (!uses.isEmpty()) {
       throw new BadInput(
           "piece",
@@ -222,7 +222,7 @@ public class Descriptions {
     described.save(about);
   }
 
-  private String where(List<PlacedRow> uses, UnaryOperator<String> pageTitle) {
+  private String where(List<Use> uses, UnaryOperator<String> pageTitle) {
     List<String> named =
         uses.stream()
             .map(

@@ -50,11 +50,13 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " from PlacedRow p where p.id.ownerKind <> 'page' and p.pieceId = :piece")
   List<Contained> containing(String piece);
 
-  /** Wherever a piece is placed itself. */
+  /** Wherever one of some pieces is placed itself. */
   @Query(
-      "select p from PlacedRow p where p.pieceId = :piece"
+      "select new goodbones.server.library.Use(p.pieceId, p.id.ownerKind, p.id.ownerId,"
+          + " coalesce(p.siteId, ''), p.id.path, p.settled, p.pinned, p.changes, p.held)"
+          + " from PlacedRow p where p.pieceId in :pieces"
           + " order by p.id.ownerKind, p.id.ownerId, p.id.path")
-  List<PlacedRow> uses(String piece);
+  List<Use> uses(Collection<String> pieces);
 
   /** The revisions on which placements stay on pages, held or waiting. */
   @Query(

@@ -45,22 +45,6 @@ class PlacedRow {
     return id;
   }
 
-  Use use() {
-    int stays = isOnPage() ? (pinned == null ? 0 : pinned) : settled;
-    return new Use(
-        id.ownerKind(),
-        id.ownerId(),
-        siteId == null ? "" : siteId,
-        id.path(),
-        stays,
-        changes,
-        held);
-  }
-
-  boolean isOnPage() {
-    return id.ownerKind().equals("page");
-  }
-
   String ownerId() {
     return id.ownerId();
   }

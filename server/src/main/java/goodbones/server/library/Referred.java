@@ -1,5 +1,14 @@
 package goodbones.server.library;
 
+import goodbones.document.Node;
+import goodbones.document.References;
+import goodbones.document.Uses;
+import goodbones.library.Placements;
+import java.util.Collection;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
 /** What documents refer to, besides the pieces that are placed in them. */
 public enum Referred {
   TOKEN,
@@ -20,6 +29,35 @@ public enum Referred {
       }
     }
     throw new IllegalArgumentException("“" + word + "” is nothing that documents refer to");
+  }
+
+  /**
+   * What a document refers to in its nodes and local changes.
+   *
+   * @return ids; for {@link #BOUND} those of the revisions that its placements are settled on
+   */
+  Collection<String> in(Node root) {
+    return switch (this) {
+      case TOKEN -> References.of(root).tokens();
+      case STYLE -> References.of(root).namedStyles();
+      case SCHEME -> References.of(root).schemes();
+      case PICTURE -> Uses.of(root).pictures();
+      case BOUND ->
+          Placements.of(root).values().stream()
+              .map(one -> BoundIn.name(one.pieceId(), one.settled()))
+              .collect(Collectors.toCollection(TreeSet::new));
+    };
+  }
+
+  /** The innermost of the nodes, in reading order, in which something is first referred to. */
+  public Optional<Node> first(Node root, String id) {
+    if (!in(root).contains(id)) {
+      return Optional.empty();
+    }
+    return root.children().stream()
+        .flatMap(child -> first(child, id).stream())
+        .findFirst()
+        .or(() -> Optional.of(root));
   }
 
   String word() {

@@ -1,7 +1,6 @@
 package goodbones.server.library;
 
 import goodbones.document.Node;
-import goodbones.document.References;
 import goodbones.document.Uses;
 import goodbones.library.PieceGraph;
 import goodbones.library.Placements;
@@ -97,15 +96,16 @@ public class UsageIndex {
 
   private void refer(String ownerKind, String ownerId, int revision, String siteId, Node root) {
     List<ReferredRow> rows = new ArrayList<>();
-    references(root, ownerKind.equals("piece"))
-        .forEach(
-            (kind, ids) ->
-                ids.forEach(
-                    id ->
-                        rows.add(
-                            new ReferredRow(
-                                new ReferredRow.Key(ownerKind, ownerId, revision, kind.word(), id),
-                                siteId))));
+    boolean isRevision = ownerKind.equals("piece");
+    for (Referred kind : Referred.values()) {
+      if (isRevision || kind != Referred.BOUND) {
+        for (String id : kind.in(root)) {
+          rows.add(
+              new ReferredRow(
+                  new ReferredRow.Key(ownerKind, ownerId, revision, kind.word(), id), siteId));
+        }
+      }
+    }
     refer(ownerKind, ownerId, revision, rows);
   }
 
@@ -120,23 +120,6 @@ public class UsageIndex {
     }
     referred.deleteAll(gone.values());
     referred.saveAll(fresh);
-  }
-
-  /** Everything that a document refers to, by what it is. */
-  private static Map<Referred, Collection<String>> references(Node root, boolean isRevision) {
-    References references = References.of(root);
-    Set<String> bound = new TreeSet<>();
-    if (isRevision) {
-      Placements.of(root)
-          .values()
-          .forEach(one -> bound.add(BoundIn.name(one.pieceId(), one.settled())));
-    }
-    return Map.of(
-        Referred.TOKEN, references.tokens(),
-        Referred.STYLE, references.namedStyles(),
-        Referred.SCHEME, references.schemes(),
-        Referred.PICTURE, Uses.of(root).pictures(),
-        Referred.BOUND, bound);
   }
 
   /** The documents that refer to something themselves: pages, drafts and revisions of pieces. */
@@ -228,7 +211,20 @@ public class UsageIndex {
   /** Wherever a piece is placed itself. */
   @Transactional(readOnly = true)
   public List<Use> uses(String pieceId) {
-    return placed.uses(pieceId).stream().map(PlacedRow::use).toList();
+    return placed.uses(List.of(pieceId));
+  }
+
+  /** Wherever some pieces, and those in which they stand, are placed themselves; by the piece. */
+  @Transactional(readOnly = true)
+  public Map<String, List<Use>> usesUpwards(Collection<String> pieceIds) {
+    Map<String, List<Use>> uses = new HashMap<>();
+    List<String> reached = graph().upwards(pieceIds);
+    if (!reached.isEmpty()) {
+      placed
+          .uses(reached)
+          .forEach(use -> uses.computeIfAbsent(use.pieceId(), id -> new ArrayList<>()).add(use));
+    }
+    return uses;
   }
 
   /** The revisions on which placements stay on pages. */

@@ -1,8 +1,11 @@
 package goodbones.server.library;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * Where a piece is placed itself.
  *
+ * @param pieceId which one is placed
  * @param ownerKind {@code page}, {@code piece} or {@code draft}
  * @param siteId of a page; else empty
  * @param path of the placement in its owner
@@ -10,6 +13,7 @@ package goodbones.server.library;
  * @param changes how many local changes it has
  */
 public record Use(
+    String pieceId,
     String ownerKind,
     String ownerId,
     String siteId,
@@ -17,7 +21,30 @@ public record Use(
     int shown,
     int changes,
     boolean held) {
+  private static final String PAGE = "page";
+
+  Use(
+      String pieceId,
+      String ownerKind,
+      String ownerId,
+      String siteId,
+      String path,
+      int settled,
+      @Nullable Integer pinned,
+      int changes,
+      boolean held) {
+    this(
+        pieceId,
+        ownerKind,
+        ownerId,
+        siteId,
+        path,
+        !ownerKind.equals(PAGE) ? settled : pinned == null ? 0 : pinned,
+        changes,
+        held);
+  }
+
   public boolean isOnPage() {
-    return ownerKind.equals("page");
+    return ownerKind.equals(PAGE);
   }
 }

@@ -8,10 +8,13 @@ import goodbones.server.library.UsageIndex;
 import goodbones.server.library.Use;
 import goodbones.server.sites.Sites;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -70,12 +73,30 @@ class PieceUses {
   private final class Known {
     private final Map<String, Adopted> adopted = sites.adopted();
     private final Map<String, String> siteNames = new HashMap<>();
-    private final Map<String, String> titles = new HashMap<>();
     private final Map<String, String> names = pieces.names();
     private final Map<String, Integer> currents = pieces.currents();
+    private final Map<String, List<Use>> uses;
+    private final Map<String, String> titles;
 
-    Known() {
+    /**
+     * @param from the pieces with which trees begin
+     * @param pages more pages that are named
+     */
+    Known(Collection<String> from, List<Referrer> pages) {
       sites.all().forEach(site -> siteNames.put(site.id(), site.name()));
+      uses = usage.usesUpwards(from);
+      Set<String> named = new HashSet<>();
+      pages.forEach(page -> named.add(page.ownerId()));
+      uses.values().forEach(all -> listed(all).forEach(use -> named.add(use.ownerId())));
+      titles = sites.pageTitles(named);
+    }
+
+    List<Use> uses(String pieceId) {
+      return uses.getOrDefault(pieceId, List.of());
+    }
+
+    String title(String pageId) {
+      return titles.getOrDefault(pageId, pageId);
     }
 
     int revision(Use use, String pieceId) {
@@ -90,7 +111,7 @@ class PieceUses {
     InPage inPage(Referrer page) {
       return new InPage(
           page.ownerId(),
-          titles.computeIfAbsent(page.ownerId(), sites::pageTitle),
+          title(page.ownerId()),
           page.siteId(),
           siteNames.getOrDefault(page.siteId(), ""));
     }
@@ -99,7 +120,7 @@ class PieceUses {
       int revision = revision(use, pieceId);
       return new OnPage(
           use.ownerId(),
-          titles.computeIfAbsent(use.ownerId(), sites::pageTitle),
+          title(use.ownerId()),
           use.siteId(),
           siteNames.getOrDefault(use.siteId(), ""),
           use.path(),
@@ -124,46 +145,53 @@ class PieceUses {
   @Transactional(readOnly = true)
   UsedIn of(String pieceId) {
     pieces.siteOf(pieceId);
-    return of(pieceId, false, new Known());
+    return of(pieceId, false, new Known(List.of(pieceId), List.of()));
+  }
+
+  /** The placements on pages that are listed. */
+  private static List<Use> listed(List<Use> uses) {
+    return uses.stream().filter(Use::isOnPage).limit(MOST_PLACES).toList();
   }
 
   /** Where a token, a named style, a scheme or a picture is used, through every level. */
   @Transactional(readOnly = true)
   ReferredIn of(Referred kind, String id) {
-    Known known = new Known();
-    List<InPage> pages = new ArrayList<>();
+    List<Referrer> referring = usage.referring(kind, id);
+    Map<String, Integer> currents = pieces.currents();
     Map<String, Boolean> inPieces = new TreeMap<>();
-    int onPages = 0;
-    for (Referrer referrer : usage.referring(kind, id)) {
-      if (referrer.isPage()) {
-        if (onPages++ < MOST_PLACES) {
-          pages.add(known.inPage(referrer));
-        }
-      } else if (referrer.ownerKind().equals("draft")) {
+    for (Referrer referrer : referring) {
+      if (referrer.ownerKind().equals("draft")) {
         inPieces.putIfAbsent(referrer.ownerId(), true);
-      } else if (referrer.revision() == known.currents.getOrDefault(referrer.ownerId(), 0)) {
+      } else if (!referrer.isPage()
+          && referrer.revision() == currents.getOrDefault(referrer.ownerId(), 0)) {
         inPieces.put(referrer.ownerId(), false);
       }
     }
+    List<Referrer> onPages = referring.stream().filter(Referrer::isPage).toList();
+    List<Referrer> listed = onPages.subList(0, Math.min(MOST_PLACES, onPages.size()));
+    Known known = new Known(inPieces.keySet(), listed);
+    List<InPage> pages = new ArrayList<>(listed.stream().map(known::inPage).toList());
     pages.sort(Comparator.comparing(InPage::siteName).thenComparing(InPage::title));
     List<UsedIn> inside = new ArrayList<>();
     inPieces.forEach((piece, onlyDraft) -> inside.add(of(piece, onlyDraft, known)));
-    return new ReferredIn(pages, onPages - pages.size(), inside);
+    return new ReferredIn(pages, onPages.size() - pages.size(), inside);
   }
 
   private UsedIn of(String pieceId, boolean drafted, Known known) {
     int current = known.currents.getOrDefault(pieceId, 0);
-    List<OnPage> pages = new ArrayList<>();
+    List<Use> uses = known.uses(pieceId);
     Map<String, Boolean> containers = new TreeMap<>();
     int onPages = 0;
-    for (Use use : usage.uses(pieceId)) {
-      if (!use.isOnPage()) {
+    for (Use use : uses) {
+      if (use.isOnPage()) {
+        onPages++;
+      } else {
         boolean onlyDraft = use.ownerKind().equals("draft");
         containers.merge(use.ownerId(), onlyDraft, (one, other) -> one && other);
-      } else if (onPages++ < MOST_PLACES) {
-        pages.add(known.onPage(use, pieceId, current));
       }
     }
+    List<OnPage> pages = new ArrayList<>();
+    listed(uses).forEach(use -> pages.add(known.onPage(use, pieceId, current)));
     pages.sort(
         Comparator.comparing(OnPage::siteName)
             .thenComparing(OnPage::title)

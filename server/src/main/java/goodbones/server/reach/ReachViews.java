@@ -39,7 +39,7 @@ public final class ReachViews {
       double after,
       double least) {}
 
-  /** Where a token or a named style is used. */
+  /** Something on a page that is drawn with a token or a named style. */
   public record UseView(
       String siteId,
       String siteName,
@@ -50,5 +50,10 @@ public final class ReachViews {
       String property,
       List<String> devices) {}
 
-  public record Uses(List<String> finishes, List<UseView> nodes, int more) {}
+  /**
+   * Everything that is drawn with a token or a named style.
+   *
+   * @param more how many are not listed
+   */
+  public record Drawn(List<UseView> nodes, int more) {}
 }

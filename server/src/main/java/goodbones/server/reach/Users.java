@@ -17,6 +17,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Who refers to a token, a named style, a scheme or a picture; no document is read for it. */
@@ -75,34 +77,51 @@ public class Users {
           .computeIfAbsent(number, n -> new TreeSet<>());
     }
 
-    /** The documents and the sites' own finishes that refer to a token, in words. */
-    public List<String> ofToken(String id) {
+    /** What in the finishes refers to a token, in words. */
+    List<String> finishesOfToken(String id) {
       List<String> users = new ArrayList<>(finishes.house().referringTo(id));
-      clients.forEach(
-          (site, name) -> {
-            AllFinishes.Own own = finishes.own(site);
-            boolean refers =
-                own.values().containsKey(id)
-                    || own.values().values().stream().anyMatch(value -> refers(value, id))
-                    || own.styles().values().stream()
-                        .flatMap(style -> style.styles().values().stream())
-                        .anyMatch(value -> refers(value, id));
-            if (refers) {
-              users.add("the own values of " + name);
-            }
-          });
-      users.addAll(documents(Referred.TOKEN, id));
+      users.addAll(
+          own(
+              own ->
+                  own.values().values().stream().anyMatch(value -> refers(value, id))
+                      || own.styles().values().stream()
+                          .flatMap(style -> style.styles().values().stream())
+                          .anyMatch(value -> refers(value, id))));
       return users;
     }
 
-    /** The documents and named styles that have a named style, in words. */
-    public List<String> ofStyle(String id) {
-      List<String> users = new ArrayList<>();
-      finishes.house().namedStyles().stream()
+    /** The clients of whose own finishes something is so, in words. */
+    private List<String> own(Predicate<AllFinishes.Own> isSo) {
+      return clients.entrySet().stream()
+          .filter(client -> isSo.test(finishes.own(client.getKey())))
+          .map(client -> "the own values of " + client.getValue())
+          .toList();
+    }
+
+    /** The named styles that build on one, in words. */
+    List<String> finishesOfStyle(String id) {
+      return finishes.house().namedStyles().stream()
           .filter(style -> style.basedOn().filter(id::equals).isPresent())
-          .forEach(style -> users.add("the named style “" + style.name() + "”"));
-      users.addAll(documents(Referred.STYLE, id));
-      return users;
+          .map(style -> "the named style “" + style.name() + "”")
+          .toList();
+    }
+
+    /** The clients with a value of their own for a token, and all that refers to it, in words. */
+    public List<String> ofToken(String id) {
+      return together(
+          Stream.of(
+              finishesOfToken(id),
+              own(own -> own.values().containsKey(id)),
+              documents(Referred.TOKEN, id)));
+    }
+
+    /** The named styles and documents that have a named style, in words. */
+    public List<String> ofStyle(String id) {
+      return together(Stream.of(finishesOfStyle(id), documents(Referred.STYLE, id)));
+    }
+
+    private static List<String> together(Stream<List<String>> some) {
+      return some.flatMap(List::stream).distinct().toList();
     }
 
     public List<String> ofScheme(String id) {

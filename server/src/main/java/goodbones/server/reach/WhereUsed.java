@@ -3,8 +3,8 @@ package goodbones.server.reach;
 import goodbones.document.Device;
 import goodbones.document.NodeId;
 import goodbones.library.Shown;
+import goodbones.server.reach.ReachViews.Drawn;
 import goodbones.server.reach.ReachViews.UseView;
-import goodbones.server.reach.ReachViews.Uses;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.style.AllFinishes;
@@ -32,9 +32,16 @@ public class WhereUsed {
     this.users = users;
   }
 
-  /** Everything that is worth what it is through a token, or has a named style. */
+  /** What in the finishes refers to a token, or builds on a named style, in words. */
   @Transactional(readOnly = true)
-  public Uses of(AllFinishes all, String tokenId, String styleId) {
+  public List<String> inFinishes(AllFinishes all, String tokenId, String styleId) {
+    Users.Now now = users.now(all);
+    return styleId.isEmpty() ? now.finishesOfToken(tokenId) : now.finishesOfStyle(styleId);
+  }
+
+  /** Everything that is worth what it is through a token, or has a named style; reads all pages. */
+  @Transactional(readOnly = true)
+  public Drawn drawn(AllFinishes all, String tokenId, String styleId) {
     List<UseView> views = new ArrayList<>();
     for (SiteInfo site : sites.all()) {
       SiteFinishes finishes = all.of(site.id());
@@ -69,10 +76,8 @@ public class WhereUsed {
                         }));
       }
     }
-    List<String> direct =
-        styleId.isEmpty() ? all.house().referringTo(tokenId) : users.now(all).ofStyle(styleId);
-    return new Uses(
-        direct, views.stream().limit(MOST_USES).toList(), Math.max(0, views.size() - MOST_USES));
+    return new Drawn(
+        views.stream().limit(MOST_USES).toList(), Math.max(0, views.size() - MOST_USES));
   }
 
   private UseView use(

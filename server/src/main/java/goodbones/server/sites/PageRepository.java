@@ -1,6 +1,7 @@
 package goodbones.server.sites;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -80,6 +81,12 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
 
   @Query("select p.title from PageEntity p where p.id = :id")
   Optional<String> title(String id);
+
+  /** Some pages by their names; what is not there is left out. */
+  @Query(
+      "select new goodbones.server.sites.PageName(p.id, p.siteId, p.title, p.address)"
+          + " from PageEntity p where p.id in :ids")
+  List<PageName> names(Collection<String> ids);
 
   /** Pages with placements that do not know yet what they are settled on. */
   @Query(

@@ -25,6 +25,7 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -176,6 +177,14 @@ public class Sites {
   @Transactional(readOnly = true)
   public String pageTitle(String id) {
     return pages.title(id).orElseThrow(() -> new NotFound("page", id));
+  }
+
+  /** What some pages are called, by their ids; what is not there is left out. */
+  @Transactional(readOnly = true)
+  public Map<String, String> pageTitles(Collection<String> ids) {
+    return ids.isEmpty()
+        ? Map.of()
+        : pages.names(ids).stream().collect(Collectors.toMap(PageName::id, PageName::title));
   }
 
   /**
