@@ -21,6 +21,7 @@ const dependents = [
   'fonts',
   'finishes-plan',
   'finishes-uses',
+  'finishes-drawn',
 ];
 
 /** The table of the finishes, and the edits made in it, one after the other. */
