@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { WhereUsed, type Used } from './WhereUsed';
 
@@ -12,9 +12,11 @@ type Props = {
 /** Shows beside what one is at where something is used. */
 export function UsesButton({ label = 'Where used', ...shown }: Props) {
   const [open, setOpen] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   return (
     <>
       <Button
+        ref={button}
         look="quiet"
         aria-expanded={open}
         onClick={() => {
@@ -28,6 +30,7 @@ export function UsesButton({ label = 'Where used', ...shown }: Props) {
           {...shown}
           onClose={() => {
             setOpen(false);
+            button.current?.focus();
           }}
         />
       )}

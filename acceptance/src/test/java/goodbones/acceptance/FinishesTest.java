@@ -326,6 +326,7 @@ class FinishesTest extends WithDesigner {
         .hasAttribute("href", Pattern.compile("/sites/.+/pages/.+\\?node=.+"));
     press("Escape");
     assertThat(used).hasCount(0);
+    assertThat(designer.button("Where used")).isFocused();
     assertThat(page()).hasURL(Pattern.compile("/finishes\\?token=t-accent$"));
 
     designer.button("Where used").click();

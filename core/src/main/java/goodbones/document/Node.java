@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
@@ -205,6 +206,24 @@ public record Node(
     for (Node child : children) {
       child.walk(visitor);
     }
+  }
+
+  /**
+   * The innermost of the nodes of which something is so, in reading order.
+   *
+   * @param isSo of a node with all below it: so of a node is so of those around it
+   */
+  public Optional<Node> innermost(Predicate<Node> isSo) {
+    if (!isSo.test(this)) {
+      return Optional.empty();
+    }
+    for (Node child : children) {
+      Optional<Node> inside = child.innermost(isSo);
+      if (inside.isPresent()) {
+        return inside;
+      }
+    }
+    return Optional.of(this);
   }
 
   /** Whether a line from here downwards has more nodes than that, this one included. */

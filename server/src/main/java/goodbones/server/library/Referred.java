@@ -51,13 +51,7 @@ public enum Referred {
 
   /** The innermost of the nodes, in reading order, in which something is first referred to. */
   public Optional<Node> first(Node root, String id) {
-    if (!in(root).contains(id)) {
-      return Optional.empty();
-    }
-    return root.children().stream()
-        .flatMap(child -> first(child, id).stream())
-        .findFirst()
-        .or(() -> Optional.of(root));
+    return root.innermost(node -> in(node).contains(id));
   }
 
   String word() {

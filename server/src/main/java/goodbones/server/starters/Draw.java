@@ -218,6 +218,11 @@ final class Draw {
     return styled(node, "border-top-width", "1px", "border-top-color", "{t-accent}");
   }
 
+  /** A row with a rule above it, as one line of several. */
+  static Node ruledLine(Node row) {
+    return styled(ruled(row), "padding-top", "20px", "padding-bottom", "20px");
+  }
+
   static Node inStyle(String style, Node node) {
     return node.withNamedStyles(List.of(style));
   }

@@ -6,6 +6,7 @@ import static goodbones.server.starters.Draw.inStyle;
 import static goodbones.server.starters.Draw.optional;
 import static goodbones.server.starters.Draw.padded;
 import static goodbones.server.starters.Draw.ruled;
+import static goodbones.server.starters.Draw.ruledLine;
 import static goodbones.server.starters.Draw.styled;
 import static goodbones.server.starters.Draw.withForms;
 
@@ -81,18 +82,12 @@ final class Listed {
   private static Starter lines() {
     Draw d = new Draw("st-lines");
     Node line =
-        styled(
-            ruled(
-                d.row(
-                    "4 8",
-                    d.column(d.named("name", small(d.heading(3, "A short name")))),
-                    d.column(
-                        d.named(
-                            "says", d.text("What is to be said about it, as long as it takes."))))),
-            "padding-top",
-            "20px",
-            "padding-bottom",
-            "20px");
+        ruledLine(
+            d.row(
+                "4 8",
+                d.column(d.named("name", small(d.heading(3, "A short name")))),
+                d.column(
+                    d.named("says", d.text("What is to be said about it, as long as it takes.")))));
     return Starter.template(
         Purpose.CARDS,
         "The same as cards, but as lines between rules: for longer texts",
@@ -408,24 +403,19 @@ final class Listed {
   private static Starter news() {
     Draw d = new Draw("st-news");
     Node entry =
-        styled(
-            ruled(
-                d.row(
-                    "3 9",
-                    d.column(d.named("photo", d.picture("4 / 3"))),
-                    styled(
-                        d.column(
-                            d.named("when", d.label("1 January")),
-                            d.named("title", small(d.heading(3, "What is new, in a line"))),
-                            d.named("says", d.text("The first two sentences of it."))),
-                        "row-gap",
-                        "6px",
-                        "content-align",
-                        "center"))),
-            "padding-top",
-            "20px",
-            "padding-bottom",
-            "20px");
+        ruledLine(
+            d.row(
+                "3 9",
+                d.column(d.named("photo", d.picture("4 / 3"))),
+                styled(
+                    d.column(
+                        d.named("when", d.label("1 January")),
+                        d.named("title", small(d.heading(3, "What is new, in a line"))),
+                        d.named("says", d.text("The first two sentences of it."))),
+                    "row-gap",
+                    "6px",
+                    "content-align",
+                    "center")));
     return Starter.template(
         Purpose.NEWS,
         "What is new, the newest first",

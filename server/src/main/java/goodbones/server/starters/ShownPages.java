@@ -2,7 +2,7 @@ package goodbones.server.starters;
 
 import static goodbones.server.starters.Draw.inStyle;
 import static goodbones.server.starters.Draw.optional;
-import static goodbones.server.starters.Draw.ruled;
+import static goodbones.server.starters.Draw.ruledLine;
 import static goodbones.server.starters.Draw.styled;
 import static goodbones.server.starters.Listed.small;
 
@@ -20,9 +20,9 @@ final class ShownPages {
         styled(
             d.column(
                 optional(d.named("photo", d.pictureShown("3 / 2"))),
-                d.named("name", small(d.bound(d.heading(3, ""), "{item-title}"))),
-                d.named("says", d.bound(d.text(""), "{item-summary}")),
-                optional(d.named("more", inStyle("s-quiet", d.buttonToShown("Read on"))))),
+                title(d),
+                summary(d),
+                optional(more(d))),
             "row-gap",
             "12px");
     return Starter.template(
@@ -41,24 +41,11 @@ final class ShownPages {
   static Starter inLines() {
     Draw d = new Draw("st-pages-lines");
     Node line =
-        styled(
-            ruled(
-                d.row(
-                    "9 3",
-                    styled(
-                        d.column(
-                            d.named("name", small(d.bound(d.heading(3, ""), "{item-title}"))),
-                            d.named("says", d.bound(d.text(""), "{item-summary}"))),
-                        "row-gap",
-                        "6px"),
-                    styled(
-                        d.column(d.named("more", inStyle("s-quiet", d.buttonToShown("Read on")))),
-                        "content-align",
-                        "center"))),
-            "padding-top",
-            "20px",
-            "padding-bottom",
-            "20px");
+        ruledLine(
+            d.row(
+                "9 3",
+                styled(d.column(title(d), summary(d)), "row-gap", "6px"),
+                styled(d.column(more(d)), "content-align", "center")));
     return Starter.template(
         Purpose.NEWS,
         "Pages as lines between rules, without pictures: for many of them",
@@ -67,5 +54,17 @@ final class ShownPages {
             optional(d.heading(2, "What there is to read")),
             d.list(line, d.item(), d.item(), d.item())),
         "list");
+  }
+
+  private static Node title(Draw d) {
+    return d.named("name", small(d.bound(d.heading(3, ""), "{item-title}")));
+  }
+
+  private static Node summary(Draw d) {
+    return d.named("says", d.bound(d.text(""), "{item-summary}"));
+  }
+
+  private static Node more(Draw d) {
+    return d.named("more", inStyle("s-quiet", d.buttonToShown("Read on")));
   }
 }
