@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef, useState } from 'react';
+import { useTurn } from '../../ui/useTurn';
 import { Frame } from './Frame';
 
 type Props = {
@@ -26,6 +27,8 @@ export function Whole({ html, title, viewport, width, height }: Props) {
       observer.disconnect();
     };
   }, []);
+  const isThere = html !== undefined && width > 0;
+  const isTurn = useTurn(isThere);
   const shrunk = drawn > height ? height / drawn : 1;
   return (
     <div
@@ -38,7 +41,7 @@ export function Whole({ html, title, viewport, width, height }: Props) {
         className="pointer-events-none origin-top"
         style={{ width, transform: `scale(${shrunk})` }}
       >
-        {html !== undefined && width > 0 && (
+        {isThere && isTurn && (
           <Frame
             html={html}
             title={title}

@@ -8,6 +8,8 @@ import goodbones.document.Uses;
 import goodbones.library.Placements;
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.UsageIndex;
+import goodbones.server.library.Use;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -33,6 +35,7 @@ class UsageIndexTest {
 
   @Autowired private JdbcTemplate database;
   @Autowired private Pieces pieces;
+  @Autowired private UsageIndex usage;
   private Api api;
 
   @BeforeEach
@@ -51,6 +54,54 @@ class UsageIndexTest {
         .queryForList("select owner_kind, owner_id, path, piece_id, settled from placed")
         .forEach(
             row -> rows.add(String.join(" ", row.values().stream().map(String::valueOf).toList())));
+    return rows;
+  }
+
+  /** What is placed where, as it is answered: that of pages comes from what is remembered. */
+  private TreeSet<String> answered() {
+    TreeSet<String> rows = new TreeSet<>();
+    usage
+        .upwards(pieces.names().keySet())
+        .forEach(
+            (piece, in) -> {
+              for (Use use : in.onPages()) {
+                rows.add(
+                    String.join(
+                        " ",
+                        List.of(
+                            piece,
+                            use.ownerId(),
+                            use.siteId(),
+                            use.path(),
+                            String.valueOf(use.shown()),
+                            String.valueOf(use.changes()),
+                            String.valueOf(use.held()))));
+              }
+              in.inPieces()
+                  .forEach(
+                      (holder, onlyDraft) ->
+                          rows.add(piece + " in " + (onlyDraft ? "the draft of " : "") + holder));
+            });
+    return rows;
+  }
+
+  private TreeSet<String> stored() {
+    TreeSet<String> rows = new TreeSet<>();
+    database
+        .queryForList(
+            "select piece_id, owner_id, site_id, path, coalesce(pinned, 0), changes,"
+                + " lower(cast(held as varchar)) from placed where owner_kind = 'page'")
+        .forEach(
+            row -> rows.add(String.join(" ", row.values().stream().map(String::valueOf).toList())));
+    database
+        .queryForList(
+            "select piece_id, owner_id, min(case owner_kind when 'piece' then '' else 'the draft"
+                + " of ' end) from placed where owner_kind <> 'page' group by piece_id, owner_id")
+        .forEach(
+            row -> {
+              var values = row.values().stream().map(String::valueOf).toList();
+              rows.add(values.get(0) + " in " + values.get(2) + values.get(1));
+            });
     return rows;
   }
 
@@ -259,6 +310,7 @@ class UsageIndexTest {
       done += status == 200 ? 1 : 0;
       if (i % 10 == 9) {
         assertThat(indexed()).as("after step %d", i).isEqualTo(scanned());
+        assertThat(answered()).as("after step %d", i).isEqualTo(stored());
       }
     }
     assertThat(indexed()).isEqualTo(scanned());

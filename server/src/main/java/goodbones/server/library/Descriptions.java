@@ -208,7 +208,7 @@ public class Descriptions {
   @Transactional
   public void retire(String pieceId, UnaryOperator<String> pageTitle) {
     DescribedEntity about = locked(pieceId);
-    List<Use> uses = placed.uses(List.of(pieceId));
+    List<Use> uses = placed.uses(pieceId);
     if (!uses.isEmpty()) {
       throw new BadInput(
           "piece",

@@ -7,16 +7,17 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 
 /**
- * How often each piece is placed on each page, held in memory: read once, and then again for the
- * pages that were written since. Only what has been committed is remembered.
+ * What is placed on each page, held in memory: read once, and then again for the pages that were
+ * written since. Only what has been committed is remembered.
  */
 @Component
 class PlacedPages {
   private final PlacedRepository placed;
-  private final Map<String, List<PlacedOn>> byPage = new HashMap<>();
+  private final Map<String, List<Use>> byPage = new TreeMap<>();
   private final Set<String> written = new HashSet<>();
   private final OfTransaction<Set<String>> mine = new OfTransaction<>(HashSet::new, this::forget);
   private boolean isRead;
@@ -25,11 +26,13 @@ class PlacedPages {
     this.placed = placed;
   }
 
-  /** All of them; a transaction that writes is told what it has written itself. */
-  List<PlacedOn> all() {
+  /**
+   * All of them, by page and path; a transaction that writes is told what it has written itself.
+   */
+  List<Use> all() {
     synchronized (byPage) {
-      Map<String, List<PlacedOn>> pages = OfTransaction.isWriting() ? asWritten() : readAnew();
-      List<PlacedOn> all = new ArrayList<>();
+      Map<String, List<Use>> pages = OfTransaction.isWriting() ? asWritten() : readAnew();
+      List<Use> all = new ArrayList<>();
       pages.values().forEach(all::addAll);
       return all;
     }
@@ -39,7 +42,7 @@ class PlacedPages {
    * Forgets first and reads then: a page that is committed between the two is forgotten once more,
    * and read when somebody asks the next time.
    */
-  private Map<String, List<PlacedOn>> readAnew() {
+  private Map<String, List<Use>> readAnew() {
     Set<String> pages = new HashSet<>();
     synchronized (written) {
       pages.addAll(written);
@@ -51,8 +54,8 @@ class PlacedPages {
   }
 
   /** What is remembered, with all that was written since, here too; nothing of it is remembered. */
-  private Map<String, List<PlacedOn>> asWritten() {
-    Map<String, List<PlacedOn>> seen = new HashMap<>(byPage);
+  private Map<String, List<Use>> asWritten() {
+    Map<String, List<Use>> seen = new TreeMap<>(byPage);
     Set<String> pages = new HashSet<>(mine.get());
     synchronized (written) {
       pages.addAll(written);
@@ -61,12 +64,12 @@ class PlacedPages {
     return seen;
   }
 
-  private void read(Map<String, List<PlacedOn>> into, Set<String> pages) {
+  private void read(Map<String, List<Use>> into, Set<String> pages) {
     pages.forEach(into::remove);
-    List<PlacedOn> rows =
+    List<Use> rows =
         !isRead ? placed.placedOn() : pages.isEmpty() ? List.of() : placed.placedOn(pages);
-    Map<String, List<PlacedOn>> fresh = new HashMap<>();
-    rows.forEach(row -> fresh.computeIfAbsent(row.pageId(), id -> new ArrayList<>()).add(row));
+    Map<String, List<Use>> fresh = new HashMap<>();
+    rows.forEach(row -> fresh.computeIfAbsent(row.ownerId(), id -> new ArrayList<>()).add(row));
     into.putAll(fresh);
   }
 

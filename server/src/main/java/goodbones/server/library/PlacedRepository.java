@@ -16,21 +16,16 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " from PlacedRow p where p.id.ownerKind = 'page' and p.pieceId in :pieces")
   Reach reach(Collection<String> pieces);
 
-  /** Every document with the pieces that are placed in it, on pages. */
-  @Query(
-      "select new goodbones.server.library.PlacedOn(p.pieceId, p.id.ownerId, p.siteId, count(p),"
-          + " sum(case when p.held = true then 1 else 0 end))"
-          + " from PlacedRow p where p.id.ownerKind = 'page'"
-          + " group by p.pieceId, p.id.ownerId, p.siteId")
-  List<PlacedOn> placedOn();
+  /** Whatever is placed on pages. */
+  @Query(Use.OF_ROW + " where p.id.ownerKind = 'page' order by p.id.ownerId, p.id.path")
+  List<Use> placedOn();
 
   /** The same, of some pages. */
   @Query(
-      "select new goodbones.server.library.PlacedOn(p.pieceId, p.id.ownerId, p.siteId, count(p),"
-          + " sum(case when p.held = true then 1 else 0 end))"
-          + " from PlacedRow p where p.id.ownerKind = 'page' and p.id.ownerId in :pages"
-          + " group by p.pieceId, p.id.ownerId, p.siteId")
-  List<PlacedOn> placedOn(Collection<String> pages);
+      Use.OF_ROW
+          + " where p.id.ownerKind = 'page' and p.id.ownerId in :pages"
+          + " order by p.id.ownerId, p.id.path")
+  List<Use> placedOn(Collection<String> pages);
 
   /** The pieces that are placed in one document itself. */
   @Query(
@@ -50,13 +45,9 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " from PlacedRow p where p.id.ownerKind <> 'page' and p.pieceId = :piece")
   List<Contained> containing(String piece);
 
-  /** Wherever one of some pieces is placed itself. */
-  @Query(
-      "select new goodbones.server.library.Use(p.pieceId, p.id.ownerKind, p.id.ownerId,"
-          + " coalesce(p.siteId, ''), p.id.path, p.settled, p.pinned, p.changes, p.held)"
-          + " from PlacedRow p where p.pieceId in :pieces"
-          + " order by p.id.ownerKind, p.id.ownerId, p.id.path")
-  List<Use> uses(Collection<String> pieces);
+  /** Wherever a piece is placed itself. */
+  @Query(Use.OF_ROW + " where p.pieceId = :piece order by p.id.ownerKind, p.id.ownerId, p.id.path")
+  List<Use> uses(String piece);
 
   /** The revisions on which placements stay on pages, held or waiting. */
   @Query(

@@ -11,11 +11,11 @@ import java.util.Set;
 /** How far changes of all pieces go, through the pieces that contain them too; read once. */
 public final class Reaches {
   private final PieceGraph graph;
-  private final Map<String, List<PlacedOn>> placed = new HashMap<>();
+  private final Map<String, List<Use>> placed = new HashMap<>();
 
-  Reaches(PieceGraph graph, List<PlacedOn> rows) {
+  Reaches(PieceGraph graph, List<Use> rows) {
     this.graph = graph;
-    for (PlacedOn row : rows) {
+    for (Use row : rows) {
       placed.computeIfAbsent(row.pieceId(), id -> new ArrayList<>()).add(row);
     }
   }
@@ -36,11 +36,11 @@ public final class Reaches {
     int placements = 0;
     int held = 0;
     for (String piece : graph.upwards(List.of(pieceId))) {
-      for (PlacedOn row : placed.getOrDefault(piece, List.of())) {
-        pages.add(row.pageId());
+      for (Use row : placed.getOrDefault(piece, List.of())) {
+        pages.add(row.ownerId());
         sites.add(row.siteId());
-        placements += row.placements();
-        held += row.held();
+        placements++;
+        held += row.held() ? 1 : 0;
       }
     }
     return new Reach(placements, pages.size(), sites.size(), held);

@@ -187,12 +187,18 @@ public class UsageIndex {
   /** Which pieces stand in which: their current revisions and their drafts. */
   @Transactional(readOnly = true)
   public PieceGraph graph() {
+    return graph(List.of(placed.contained("piece"), placed.contained("draft")));
+  }
+
+  private static PieceGraph graph(List<List<Contained>> edges) {
     Map<String, Set<String>> contained = new HashMap<>();
-    for (String kind : List.of("piece", "draft")) {
-      for (Contained c : placed.contained(kind)) {
-        contained.computeIfAbsent(c.container(), id -> new TreeSet<>()).add(c.piece());
-      }
-    }
+    edges.forEach(
+        some ->
+            some.forEach(
+                one ->
+                    contained
+                        .computeIfAbsent(one.container(), id -> new TreeSet<>())
+                        .add(one.piece())));
     return new PieceGraph(contained);
   }
 
@@ -211,20 +217,26 @@ public class UsageIndex {
   /** Wherever a piece is placed itself. */
   @Transactional(readOnly = true)
   public List<Use> uses(String pieceId) {
-    return placed.uses(List.of(pieceId));
+    return placed.uses(pieceId);
   }
 
-  /** Wherever some pieces, and those in which they stand, are placed themselves; by the piece. */
+  /** Where some pieces, and those in which they stand, are placed themselves; by the piece. */
   @Transactional(readOnly = true)
-  public Map<String, List<Use>> usesUpwards(Collection<String> pieceIds) {
-    Map<String, List<Use>> uses = new HashMap<>();
-    List<String> reached = graph().upwards(pieceIds);
-    if (!reached.isEmpty()) {
-      placed
-          .uses(reached)
-          .forEach(use -> uses.computeIfAbsent(use.pieceId(), id -> new ArrayList<>()).add(use));
-    }
-    return uses;
+  public Map<String, PlacedIn> upwards(Collection<String> pieceIds) {
+    List<Contained> released = placed.contained("piece");
+    List<Contained> drafts = placed.contained("draft");
+    Map<String, PlacedIn> reached = new HashMap<>();
+    graph(List.of(released, drafts))
+        .upwards(pieceIds)
+        .forEach(piece -> reached.put(piece, new PlacedIn()));
+    PlacedIn other = new PlacedIn();
+    pages.all().forEach(use -> reached.getOrDefault(use.pieceId(), other).onPages().add(use));
+    released.forEach(
+        one -> reached.getOrDefault(one.piece(), other).inPieces().put(one.container(), false));
+    drafts.forEach(
+        one ->
+            reached.getOrDefault(one.piece(), other).inPieces().putIfAbsent(one.container(), true));
+    return reached;
   }
 
   /** The revisions on which placements stay on pages. */

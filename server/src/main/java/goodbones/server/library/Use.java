@@ -21,6 +21,12 @@ public record Use(
     int shown,
     int changes,
     boolean held) {
+  /** What a query begins with that reads these from rows {@code p}. */
+  static final String OF_ROW =
+      "select new goodbones.server.library.Use(p.pieceId, p.id.ownerKind, p.id.ownerId,"
+          + " coalesce(p.siteId, ''), p.id.path, p.settled, p.pinned, p.changes, p.held)"
+          + " from PlacedRow p";
+
   private static final String PAGE = "page";
 
   Use(

@@ -2,6 +2,7 @@ package goodbones.server.reach;
 
 import goodbones.library.Adopted;
 import goodbones.server.library.Pieces;
+import goodbones.server.library.PlacedIn;
 import goodbones.server.library.Referred;
 import goodbones.server.library.Referrer;
 import goodbones.server.library.UsageIndex;
@@ -75,7 +76,7 @@ class PieceUses {
     private final Map<String, String> siteNames = new HashMap<>();
     private final Map<String, String> names = pieces.names();
     private final Map<String, Integer> currents = pieces.currents();
-    private final Map<String, List<Use>> uses;
+    private final Map<String, PlacedIn> uses;
     private final Map<String, String> titles;
 
     /**
@@ -84,15 +85,15 @@ class PieceUses {
      */
     Known(Collection<String> from, List<Referrer> pages) {
       sites.all().forEach(site -> siteNames.put(site.id(), site.name()));
-      uses = usage.usesUpwards(from);
+      uses = usage.upwards(from);
       Set<String> named = new HashSet<>();
       pages.forEach(page -> named.add(page.ownerId()));
-      uses.values().forEach(all -> listed(all).forEach(use -> named.add(use.ownerId())));
+      uses.values().forEach(in -> listed(in).forEach(use -> named.add(use.ownerId())));
       titles = sites.pageTitles(named);
     }
 
-    List<Use> uses(String pieceId) {
-      return uses.getOrDefault(pieceId, List.of());
+    PlacedIn uses(String pieceId) {
+      return uses.getOrDefault(pieceId, new PlacedIn());
     }
 
     String title(String pageId) {
@@ -149,8 +150,8 @@ class PieceUses {
   }
 
   /** The placements on pages that are listed. */
-  private static List<Use> listed(List<Use> uses) {
-    return uses.stream().filter(Use::isOnPage).limit(MOST_PLACES).toList();
+  private static List<Use> listed(PlacedIn in) {
+    return in.onPages().subList(0, Math.min(MOST_PLACES, in.onPages().size()));
   }
 
   /** Where a token, a named style, a scheme or a picture is used, through every level. */
@@ -179,32 +180,22 @@ class PieceUses {
 
   private UsedIn of(String pieceId, boolean drafted, Known known) {
     int current = known.currents.getOrDefault(pieceId, 0);
-    List<Use> uses = known.uses(pieceId);
-    Map<String, Boolean> containers = new TreeMap<>();
-    int onPages = 0;
-    for (Use use : uses) {
-      if (use.isOnPage()) {
-        onPages++;
-      } else {
-        boolean onlyDraft = use.ownerKind().equals("draft");
-        containers.merge(use.ownerId(), onlyDraft, (one, other) -> one && other);
-      }
-    }
+    PlacedIn in = known.uses(pieceId);
     List<OnPage> pages = new ArrayList<>();
-    listed(uses).forEach(use -> pages.add(known.onPage(use, pieceId, current)));
+    listed(in).forEach(use -> pages.add(known.onPage(use, pieceId, current)));
     pages.sort(
         Comparator.comparing(OnPage::siteName)
             .thenComparing(OnPage::title)
             .thenComparing(OnPage::path));
     List<UsedIn> inside = new ArrayList<>();
-    containers.forEach((container, onlyDraft) -> inside.add(of(container, onlyDraft, known)));
+    in.inPieces().forEach((container, onlyDraft) -> inside.add(of(container, onlyDraft, known)));
     return new UsedIn(
         pieceId,
         known.names.getOrDefault(pieceId, pieceId),
         current,
         drafted,
         pages,
-        onPages - pages.size(),
+        in.onPages().size() - pages.size(),
         inside);
   }
 }
