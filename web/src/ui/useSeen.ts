@@ -3,32 +3,35 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 /** How far from what can be seen something counts as seen, so that it is there in time. */
 const NEAR = '300px';
 
-/** Whether an element was seen yet, and how wide it is, in px. */
-export function useSeen<T extends HTMLElement>(): [RefObject<T | null>, boolean, number] {
+const awaited = new WeakMap<Element, () => void>();
+let sight: IntersectionObserver | undefined;
+
+/** One observer for all: a list has hundreds of them. */
+function seer(): IntersectionObserver {
+  sight ??= new IntersectionObserver(
+    (entries) => {
+      for (const { isIntersecting, target } of entries) if (isIntersecting) awaited.get(target)?.();
+    },
+    { rootMargin: NEAR },
+  );
+  return sight;
+}
+
+/** Whether an element was seen yet. */
+export function useSeen<T extends HTMLElement>(): [RefObject<T | null>, boolean] {
   const place = useRef<T>(null);
   const [seen, setSeen] = useState(false);
-  const [width, setWidth] = useState(0);
   useEffect(() => {
     const element = place.current;
-    if (!element) return;
-    const sight = new IntersectionObserver(
-      (entries) => {
-        if (entries.some((entry) => entry.isIntersecting)) {
-          setSeen(true);
-          sight.disconnect();
-        }
-      },
-      { rootMargin: NEAR },
-    );
-    const size = new ResizeObserver(() => {
-      setWidth(element.clientWidth);
+    if (!element || seen) return;
+    awaited.set(element, () => {
+      setSeen(true);
     });
-    sight.observe(element);
-    size.observe(element);
+    seer().observe(element);
     return () => {
-      sight.disconnect();
-      size.disconnect();
+      awaited.delete(element);
+      seer().unobserve(element);
     };
-  }, []);
-  return [place, seen, width];
+  }, [seen]);
+  return [place, seen];
 }

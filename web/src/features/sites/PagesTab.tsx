@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Empty } from '../../ui/States';
 import { useSeen } from '../../ui/useSeen';
+import { useWidth } from '../../ui/useWidth';
 import { Whole } from '../../workbench/canvas/Whole';
 import { KeepStart } from './KeepStart';
 import { lifted, movedTogether, nested, put, stepped, type Filed, type Where } from './order';
@@ -75,9 +76,7 @@ export function PagesTab({ site, onStart }: Props) {
 
 /** A page as visitors see it; it leads to the workbench. */
 function Front({ site, page }: { site: string; page: SitePage }) {
-  const [place, , width] = useSeen<HTMLDivElement>();
-  const address = `/api/pages/${page.id}/frame`;
-  const html = useQuery({ queryKey: ['frame', address], queryFn: () => fetchText(address) });
+  const [place, width] = useWidth<HTMLDivElement>();
   return (
     <div ref={place}>
       <Link
@@ -85,17 +84,24 @@ function Front({ site, page }: { site: string; page: SitePage }) {
         className="block outline outline-line hover:outline-2 hover:outline-verdigris"
         aria-label={`Work on ${page.title}`}
       >
-        {html.data && width > 0 && (
-          <Whole
-            html={html.data}
-            title={page.title}
-            viewport={sizes.desktop}
-            width={width}
-            height={Number.POSITIVE_INFINITY}
-          />
-        )}
+        <Drawn page={page} width={width} />
       </Link>
     </div>
+  );
+}
+
+/** A page on a desktop, as wide as the room, in px. */
+function Drawn({ page, width }: { page: SitePage; width: number }) {
+  const address = `/api/pages/${page.id}/frame`;
+  const html = useQuery({ queryKey: ['frame', address], queryFn: () => fetchText(address) });
+  return (
+    <Whole
+      html={html.data}
+      title={page.title}
+      viewport={sizes.desktop}
+      width={width}
+      height={Number.POSITIVE_INFINITY}
+    />
   );
 }
 
@@ -308,12 +314,6 @@ function Row(props: RowProps) {
   const { page, current, selected, over, standIns, onChoose, onDrag, onOver, onDrop, onOpen } =
     props;
   const [place, seen] = useSeen<HTMLLIElement>();
-  const address = `/api/pages/${page.id}/frame`;
-  const html = useQuery({
-    queryKey: ['frame', address],
-    queryFn: () => fetchText(address),
-    enabled: seen,
-  });
   return (
     <li
       ref={place}
@@ -349,15 +349,7 @@ function Row(props: RowProps) {
         className="shrink-0 overflow-hidden bg-board outline outline-line"
         style={MINIATURE}
       >
-        {html.data && (
-          <Whole
-            html={html.data}
-            title={page.title}
-            viewport={sizes.desktop}
-            width={MINIATURE.width}
-            height={Number.POSITIVE_INFINITY}
-          />
-        )}
+        {seen && <Drawn page={page} width={MINIATURE.width} />}
       </span>
       <span className="min-w-0 flex-1">
         <span className="block font-medium truncate">{page.title}</span>

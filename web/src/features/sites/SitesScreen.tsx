@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import sizes from '../../api/devices.json';
 import { fetchText, type Schemas } from '../../api/client';
@@ -7,6 +7,7 @@ import { count } from '../../ui/count';
 import { ListHead } from '../../ui/ListHead';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { useSeen } from '../../ui/useSeen';
+import { useWidth } from '../../ui/useWidth';
 import { Whole } from '../../workbench/canvas/Whole';
 import { SiteState } from './SiteState';
 import { useSites } from './useSites';
@@ -56,13 +57,25 @@ export function SitesScreen() {
   );
 }
 
-/** A client by its home page, with how its site stands once it is seen. */
+/** A client by its home page, with how its site stands once that is drawn. */
 function ClientCard({ site }: { site: SiteCard }) {
-  const [place, seen, width] = useSeen<HTMLLIElement>();
+  const [place, seen] = useSeen<HTMLLIElement>();
+  const [drawn, setDrawn] = useState(site.home === '');
+  const done = useCallback(() => {
+    setDrawn(true);
+  }, []);
   return (
     <li ref={place}>
       <Link to={`/sites/${site.id}`} className="block group">
-        <Front home={site.home} name={site.name} seen={seen} width={width} />
+        <span className="block h-[300px] overflow-hidden bg-board outline outline-line group-hover:outline-ink">
+          {site.home === '' ? (
+            <span className="grid place-items-center h-full text-soft text-[13px]">
+              No home page
+            </span>
+          ) : (
+            seen && <Front site={site} onDone={done} />
+          )}
+        </span>
         <span className="flex items-baseline gap-2 mt-2">
           <span className="font-title text-[17px] truncate group-hover:underline underline-offset-4">
             {site.name}
@@ -72,34 +85,36 @@ function ClientCard({ site }: { site: SiteCard }) {
           </span>
         </span>
       </Link>
-      {seen && <SiteState site={site} />}
+      {seen && drawn ? <SiteState site={site} /> : <p className="min-h-6" />}
     </li>
   );
 }
 
-type FrontProps = { home: string; name: string; seen: boolean; width: number };
-
-/** The upper part of a home page, as wide as the card. */
-function Front({ home, name, seen, width }: FrontProps) {
+/**
+ * The upper part of a home page, as wide as the card.
+ *
+ * @param onDone it is there, or cannot be had
+ */
+function Front({ site, onDone }: { site: SiteCard; onDone: () => void }) {
+  const [place, width] = useWidth<HTMLSpanElement>();
+  const address = `/api/pages/${site.home}/frame`;
   const html = useQuery({
-    queryKey: ['frame', `/api/pages/${home}/frame`],
-    queryFn: () => fetchText(`/api/pages/${home}/frame`),
-    enabled: seen && home !== '',
+    queryKey: ['frame', address],
+    queryFn: () => fetchText(address),
   });
+  const { isPending } = html;
+  useEffect(() => {
+    if (!isPending) onDone();
+  }, [isPending, onDone]);
   return (
-    <span className="block h-[300px] overflow-hidden bg-board outline outline-line group-hover:outline-ink">
-      {html.data && width > 0 && (
-        <Whole
-          html={html.data}
-          title={`The home page of ${name}`}
-          viewport={sizes.desktop}
-          width={width}
-          height={Number.POSITIVE_INFINITY}
-        />
-      )}
-      {home === '' && (
-        <span className="grid place-items-center h-full text-soft text-[13px]">No home page</span>
-      )}
+    <span ref={place} className="block">
+      <Whole
+        html={html.data}
+        title={`The home page of ${site.name}`}
+        viewport={sizes.desktop}
+        width={width}
+        height={Number.POSITIVE_INFINITY}
+      />
     </span>
   );
 }

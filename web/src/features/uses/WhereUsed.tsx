@@ -262,14 +262,17 @@ function Inside({ pieces, site }: { pieces: readonly UsedIn[]; site: string }) {
 
 /** A piece in the look of a client, drawn when it comes into sight. */
 function PieceDrawn({ piece, site }: { piece: string; site: string }) {
-  const [place, seen, width] = useSeen<HTMLDivElement>();
+  const [place, seen] = useSeen<HTMLDivElement>();
+  const [room, width] = useWidth<HTMLDivElement>();
   return (
     <div
       ref={place}
       aria-hidden
       className="border border-line bg-sheet min-h-12 max-h-[120px] overflow-hidden"
     >
-      {seen && <Miniature piece={piece} site={site} scale={width / sizes.desktop.width} />}
+      <div ref={room}>
+        {seen && <Miniature piece={piece} site={site} scale={width / sizes.desktop.width} />}
+      </div>
     </div>
   );
 }
