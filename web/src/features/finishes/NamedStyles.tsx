@@ -21,7 +21,9 @@ type Row = Schemas['StyleRow'];
 type Props = Parts & { params: URLSearchParams };
 
 /** Kinds that have no words of their own to show. */
-const wordless = ['page', 'section', 'row', 'column', 'picture'].map((kind) => `kind:${kind}`);
+const wordless = ['page', 'section', 'row', 'column', 'picture', 'icon'].map(
+  (kind) => `kind:${kind}`,
+);
 
 /** Bundles of settings with a name, and how every element of a kind looks, each shown as it is. */
 export function NamedStyles({ table, look, edit, set, params }: Props) {

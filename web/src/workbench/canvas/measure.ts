@@ -18,7 +18,11 @@ export function measured(
     const sizes: Record<string, number[]> = {};
     for (const node of tree.nodes) {
       const element = canvas.element(node.id);
-      if (!element?.matches('.heading, .text, .label, .button, .logo, .menu, .social, .divider'))
+      if (
+        !element?.matches(
+          '.heading, .text, .label, .button, .icon, .logo, .menu, .social, .divider',
+        )
+      )
         continue;
       const { width, height } = element.getBoundingClientRect();
       sizes[node.id] = [width, height];

@@ -55,6 +55,11 @@ const hints: Record<string, string> = {
   label: 'small words',
   button: 'words that lead somewhere',
   picture: 'a picture',
+  icon: 'a small sign',
+  divider: 'a rule',
+  logo: 'leads home',
+  menu: 'links of the site',
+  social: 'the client elsewhere',
 };
 
 /** What can be added besides pieces, as it is listed. */

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { ProblemLine } from '../../ui/ProblemLine';
 import { DraftInput } from '../../ui/DraftInput';
+import { IconField } from './IconField';
 import { PicturePicker } from './PicturePicker';
 import type { AskedEdit, FieldView, NodeView } from '../engine/source';
 import { useDraft } from '../../ui/useDraft';
@@ -41,6 +42,8 @@ export function FieldRow({ field, node, inPiece, site, page, onEdit }: Props) {
       </div>
       {field.type === 'picture' ? (
         <PictureField id={id} field={field} node={node} site={site} onEdit={onEdit} />
+      ) : field.type === 'icon' ? (
+        <IconField id={id} value={field.value} onChange={(icon) => set(icon)} />
       ) : field.type === 'level' ? (
         <select
           id={id}

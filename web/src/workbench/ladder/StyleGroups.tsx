@@ -15,6 +15,7 @@ const type = [
   'letter-spacing',
   'text-transform',
   'text-align',
+  'list-style-type',
 ];
 const box = [
   'margin-top',

@@ -61,7 +61,7 @@ type Props = {
 };
 
 function hasWords(node: NodeView): boolean {
-  return !holdsOthers(node.kind) && node.kind !== 'picture';
+  return !holdsOthers(node.kind) && node.kind !== 'picture' && node.kind !== 'icon';
 }
 
 const nothing: readonly NodeView[] = [];

@@ -69,7 +69,7 @@ record Drawn(
       """
       async () => {
         await Promise.all([...document.images].map((i) => i.decode().catch(() => 0)));
-        const words = [...document.querySelectorAll('.heading,.text,.label,.button,.logo,.menu,.social,.divider')];
+        const words = [...document.querySelectorAll('.heading,.text,.label,.button,.icon,.logo,.menu,.social,.divider')];
         const read = () => Object.fromEntries(words.map((e) => {
           const { width, height } = e.getBoundingClientRect();
           return [e.dataset.node, [width, height]];

@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -48,11 +49,15 @@ public final class Catalogue {
           Kind.LABEL,
           Kind.BUTTON,
           Kind.PICTURE,
+          Kind.ICON,
           Kind.LOGO,
           Kind.MENU,
           Kind.SOCIAL,
           Kind.DIVIDER);
-  private static final Set<StyleProperty> TYPE = EnumSet.copyOf(StyleProperty.allInherited());
+
+  /** What words and all that holds them may have; lists stand in texts only. */
+  private static final Set<StyleProperty> TYPE = type();
+
   private static final Set<StyleProperty> BOX =
       EnumSet.of(
           BACKGROUND_COLOR,
@@ -121,7 +126,7 @@ public final class Catalogue {
         List.of(words(200), new Field("level", "Level", Field.Type.LEVEL, false, 0)),
         Set.of(),
         union(TYPE, ELEMENT));
-    add(Kind.TEXT, List.of(words(5000)), Set.of(), union(TYPE, ELEMENT));
+    add(Kind.TEXT, List.of(words(5000)), Set.of(), union(TYPE, ELEMENT, EnumSet.of(LIST_MARK)));
     add(Kind.LABEL, List.of(words(120)), Set.of(), union(TYPE, ELEMENT));
     ENTRIES.put(
         Kind.BUTTON,
@@ -135,6 +140,11 @@ public final class Catalogue {
         List.of(picture),
         Set.of(),
         union(ELEMENT, EnumSet.of(RADIUS, BORDER, SHADOW, PICTURE_FIT, PICTURE_RATIO)));
+    add(
+        Kind.ICON,
+        List.of(new Field("icon", "Icon", Field.Type.ICON, true, 40)),
+        Set.of(),
+        union(ELEMENT, EnumSet.of(COLOR, FONT_SIZE, TEXT_ALIGN)));
     add(Kind.LOGO, List.of(), Set.of(), union(TYPE, ELEMENT));
     ENTRIES.put(
         Kind.MENU,
@@ -169,6 +179,12 @@ public final class Catalogue {
   }
 
   private Catalogue() {}
+
+  private static Set<StyleProperty> type() {
+    Set<StyleProperty> type = EnumSet.copyOf(StyleProperty.allInherited());
+    type.remove(LIST_MARK);
+    return type;
+  }
 
   private static Field words(int limit) {
     return new Field("words", "Words", Field.Type.WORDS, true, limit);
@@ -208,6 +224,19 @@ public final class Catalogue {
   /** The style properties of a kind, in the order in which they are declared. */
   public static List<StyleProperty> styles(Kind kind) {
     return java.util.Objects.requireNonNull(ORDERED.get(kind), () -> "no entry for " + kind);
+  }
+
+  /** What a property is called in the interface, where a kind has it. */
+  public static String label(Kind kind, StyleProperty property) {
+    if (kind == Kind.ICON) {
+      return switch (property) {
+        case COLOR -> "Icon colour";
+        case FONT_SIZE -> "Icon size";
+        case TEXT_ALIGN -> "Icon alignment";
+        default -> property.label();
+      };
+    }
+    return property.label();
   }
 
   public static boolean hasStyle(Kind kind, StyleProperty property) {
@@ -375,10 +404,9 @@ public final class Catalogue {
             .map(e -> e.getKey().word())
             .sorted()
             .toList();
-    return "A "
-        + child.word()
-        + " cannot stand in a "
-        + parent.word()
+    return child.oneOfIt()
+        + " cannot stand in "
+        + parent.oneOfIt().toLowerCase(Locale.ROOT)
         + (homes.isEmpty() ? "" : "; put it in a " + String.join(" or a ", homes));
   }
 
@@ -389,8 +417,7 @@ public final class Catalogue {
                 field(node.kind(), key)
                     .map(field -> field.faultOf(value))
                     .orElseGet(
-                        () ->
-                            Optional.of("A " + node.kind().word() + " has no field “" + key + "”"))
+                        () -> Optional.of(node.kind().oneOfIt() + " has no field “" + key + "”"))
                     .ifPresent(message -> faults.add(fault(node, message))));
     if (node.content().get("words") instanceof FieldValue.Words words) {
       for (Mark mark : words.marks()) {
@@ -406,7 +433,7 @@ public final class Catalogue {
     for (String slot : slots) {
       if (field(node.kind(), slot).isEmpty()) {
         faults.add(
-            fault(node, "A " + node.kind().word() + " has no field “" + slot + "” to be a slot"));
+            fault(node, node.kind().oneOfIt() + " has no field “" + slot + "” to be a slot"));
       }
     }
   }
@@ -415,11 +442,13 @@ public final class Catalogue {
     StyleProperty property = key.property();
     if (!hasStyle(node.kind(), property)) {
       return Optional.of(
-          fault(node, "A " + node.kind().word() + " has no " + property.label().toLowerCase()));
+          fault(
+              node,
+              node.kind().oneOfIt() + " has no " + label(node.kind(), property).toLowerCase()));
     }
     if (!states(node.kind()).contains(key.state())) {
       return Optional.of(
-          fault(node, "A " + node.kind().word() + " has no state “" + key.state().word() + "”"));
+          fault(node, node.kind().oneOfIt() + " has no state “" + key.state().word() + "”"));
     }
     if (value instanceof StyleValue.Literal literal && !property.type().accepts(literal.css())) {
       return Optional.of(

@@ -180,7 +180,7 @@ public final class Editor {
     Node node = require(root, e.node());
     require(root, e.parent());
     if (node.find(e.parent()).isPresent()) {
-      throw Refused.at(node, "A " + node.kind().word() + " cannot be moved into itself");
+      throw Refused.at(node, node.kind().oneOfIt() + " cannot be moved into itself");
     }
     Node from =
         root.parentOf(e.node())

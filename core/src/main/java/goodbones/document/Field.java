@@ -25,7 +25,8 @@ public record Field(String key, String label, Type type, boolean slot, int limit
     LINK(FieldValue.Link.class),
     PAGE(FieldValue.Link.class),
     LEVEL(FieldValue.Level.class),
-    MENU(FieldValue.Menu.class);
+    MENU(FieldValue.Menu.class),
+    ICON(FieldValue.Icon.class);
 
     private final Class<? extends FieldValue> holds;
 
@@ -58,6 +59,12 @@ public record Field(String key, String label, Type type, boolean slot, int limit
       return menu.name().isBlank()
           ? Optional.of("Choose one of the site's menus")
           : tooLong(menu.name());
+    }
+    if (value instanceof FieldValue.Icon icon) {
+      return Icons.named(icon.name()).isPresent()
+          ? Optional.empty()
+          : Optional.of(
+              "There is no icon “" + abbreviated(icon.name()) + "”; choose one of those shown");
     }
     String target = ((FieldValue.Link) value).target();
     return type == Type.PAGE && !target.startsWith(PageShown.PAGE)

@@ -132,6 +132,31 @@ public sealed interface FieldValue {
     }
   }
 
+  /**
+   * One of the {@link Icons} by its name.
+   *
+   * @param solid whether it is filled, where there is such a form; else drawn in outline
+   */
+  record Icon(String name, boolean solid) implements FieldValue {
+    private static final String SOLID = " solid";
+
+    public Icon {
+      Objects.requireNonNull(name, "name");
+    }
+
+    /** The name, and {@code solid} after a space if it is. */
+    public static Icon of(String said) {
+      return said.endsWith(SOLID)
+          ? new Icon(said.substring(0, said.length() - SOLID.length()), true)
+          : new Icon(said, false);
+    }
+
+    @Override
+    public String toString() {
+      return solid ? name + SOLID : name;
+    }
+  }
+
   /** A heading's level, 1 to 6. */
   record Level(int level) implements FieldValue {}
 }

@@ -12,6 +12,8 @@ public enum Kind {
   LABEL("label", "Label"),
   BUTTON("button", "Button"),
   PICTURE("picture", "Picture"),
+  /** A small drawing from the set that ships, as large as text and in its colour. */
+  ICON("icon", "Icon"),
   /** The client's logo, which leads home. */
   LOGO("logo", "Logo"),
   /** One of the site's menus. */
@@ -40,6 +42,11 @@ public enum Kind {
 
   public String title() {
     return title;
+  }
+
+  /** How a sentence about any of them begins, such as “An icon”. */
+  public String oneOfIt() {
+    return ("aeiou".indexOf(word.charAt(0)) < 0 ? "A " : "An ") + word;
   }
 
   /** Whether other nodes stand in it; what is left are the elements, and placements. */

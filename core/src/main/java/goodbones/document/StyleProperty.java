@@ -22,6 +22,7 @@ public enum StyleProperty {
   LETTER_SPACING("letter-spacing", "Letter spacing", ValueType.SIGNED_LENGTH, true, "0"),
   TEXT_TRANSFORM("text-transform", "Case", ValueType.CASE, true, "none"),
   TEXT_ALIGN("text-align", "Text alignment", ValueType.TEXT_ALIGN, true, "start"),
+  LIST_MARK("list-style-type", "List marks", ValueType.LIST_MARK, true, "disc"),
   BACKGROUND_COLOR("background-color", "Background", ValueType.COLOUR, false, "transparent"),
   OVERLAY_COLOR("overlay-color", "Overlay", ValueType.COLOUR, false, "transparent"),
   PADDING_TOP("padding-top", "Padding top", ValueType.LENGTH, false, "0"),

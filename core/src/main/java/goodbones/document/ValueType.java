@@ -50,6 +50,9 @@ public enum ValueType {
           + " 1+4+7; or per cent such as"
           + " 56% 33%, at most 100 together; or equal, or equal 2 for two in a line",
       css -> Columns.read(css).isPresent()),
+  LIST_MARK(
+      "disc, circle, square, dash, arrow, check or none",
+      "disc|circle|square|dash|arrow|check|none"),
   SPREAD("start, center, end or space-between", "start|center|end|space-between"),
   STACK("start, center, end, stretch or space-between", "start|center|end|stretch|space-between"),
   FLOW("down or across", "down|across"),

@@ -363,7 +363,7 @@ final class LocalEdits {
     Node moved = node(id);
     Node parent = node(e.parent());
     if (moved.find(e.parent()).isPresent()) {
-      throw Refused.at(moved, "A " + moved.kind().word() + " cannot be moved into itself");
+      throw Refused.at(moved, moved.kind().oneOfIt() + " cannot be moved into itself");
     }
     if (!id.isInside()) {
       Node own = stored.find(id).orElseThrow(() -> Refused.gone(id));

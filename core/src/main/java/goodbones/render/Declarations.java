@@ -35,6 +35,11 @@ import java.util.regex.Pattern;
  */
 final class Declarations {
   private static final Pattern VH = Pattern.compile("(-?\\d*\\.?\\d+)vh\\b");
+
+  /** Marks of lists that CSS has no keyword for (CSS Lists 3, 3.1: a string). */
+  private static final Map<String, String> MARKS =
+      Map.of("dash", "\"– \"", "arrow", "\"→ \"", "check", "\"✓ \"");
+
   private static final String OVERLAY = "--overlay";
   private static final String GRADIENT = "--gradient";
   private static final String CONTENT = "--content";
@@ -339,6 +344,7 @@ final class Declarations {
           css.put("width", value);
         }
       }
+      case LIST_MARK -> css.put(property.key(), MARKS.getOrDefault(value, value));
       case PIN -> pin(value, css);
       case PLACE -> css.put("justify-self", value);
       case OVERLAY_COLOR -> css.put(OVERLAY, value);

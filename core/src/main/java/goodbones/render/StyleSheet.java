@@ -19,7 +19,7 @@ public final class StyleSheet {
       body,h1,h2,h3,h4,h5,h6,p,ul{margin:0}
       h1,h2,h3,h4,h5,h6{font-size:inherit;font-weight:inherit}
       h1,h2,h3,h4,h5,h6,p,a,.text{min-width:0;overflow-wrap:anywhere}
-      ul{padding-left:1.25em}
+      ul{padding-left:1.25em;list-style-type:inherit}
       a{color:inherit;text-decoration:none}
       p a,h1 a,h2 a,h3 a,h4 a,h5 a,h6 a,li a{text-decoration:underline}
       strong{font-weight:700}
@@ -37,6 +37,8 @@ public final class StyleSheet {
       .button:focus-visible{outline:3px solid currentcolor;outline-offset:2px}
       .picture{object-fit:cover;min-width:0}
       hr{border-width:0;margin:0;min-width:0}
+      .icon{line-height:0}
+      .icon svg{width:1em;height:1em;vertical-align:top}
       .logo{display:block}
       .menu,.social{min-width:0;flex-direction:column}
       .menu ul,.social{list-style:none;margin:0;padding:0}

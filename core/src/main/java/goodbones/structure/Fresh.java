@@ -18,6 +18,7 @@ import java.util.function.Supplier;
 public final class Fresh {
   private static final int ROW_COLUMNS = 2;
   private static final int LEVEL = 2;
+  private static final String ICON = "circle-check";
   private static final List<Thing> THINGS =
       List.of(
           one(Kind.HEADING),
@@ -25,6 +26,7 @@ public final class Fresh {
           one(Kind.PICTURE),
           one(Kind.BUTTON),
           one(Kind.LABEL),
+          one(Kind.ICON),
           one(Kind.DIVIDER),
           one(Kind.LOGO),
           one(Kind.MENU),
@@ -87,6 +89,7 @@ public final class Fresh {
       case DIVIDER ->
           node.withStyle(StyleKey.of(StyleProperty.RULE_WIDTH), StyleValue.literal("1px"));
       case SOCIAL -> across(node);
+      case ICON -> node.withContent("icon", new FieldValue.Icon(ICON, false));
       case LOGO -> node;
       case PICTURE -> node.withContent("picture", FieldValue.Picture.STAND_IN);
       case PAGE, SECTION, COLUMN, BOX, PLACEMENT, PATTERN, ITEM -> node;

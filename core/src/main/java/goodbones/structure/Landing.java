@@ -61,7 +61,7 @@ public final class Landing {
     }
     for (Node node : nodes) {
       if (node.find(parentId).isPresent()) {
-        throw Refused.at(node, "A " + node.kind().word() + " cannot be moved into itself");
+        throw Refused.at(node, node.kind().oneOfIt() + " cannot be moved into itself");
       }
     }
     if (bench.isList(parentId)

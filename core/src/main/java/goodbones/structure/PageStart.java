@@ -67,9 +67,13 @@ public final class PageStart {
     return placement.withChanges(changes);
   }
 
-  /** A picture that was taken away stays away. */
+  /** A picture that was taken away stays away; what says nothing of the client's stays too. */
   private static boolean isFilling(LocalValue value) {
     return value instanceof LocalValue.ContentIs is
-        && is.value().filter(content -> !(content instanceof FieldValue.Level)).isPresent();
+        && is.value()
+            .filter(
+                content ->
+                    !(content instanceof FieldValue.Level || content instanceof FieldValue.Icon))
+            .isPresent();
   }
 }

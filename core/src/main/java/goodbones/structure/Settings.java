@@ -198,7 +198,7 @@ public final class Settings {
     if (!Catalogue.hasStyle(node.kind(), key.property())
         || !Catalogue.states(node.kind()).contains(key.state())) {
       throw Refused.at(
-          node, "A " + node.kind().word() + " has no " + key.property().label().toLowerCase());
+          node, node.kind().oneOfIt() + " has no " + key.property().label().toLowerCase());
     }
   }
 }

@@ -23,8 +23,7 @@ public final class Shell {
   public static Node of(Node root, NodeId id) {
     if (!root.kind().holdsOthers()) {
       throw Refused.at(
-          root,
-          "A " + root.kind().word() + " is no shell: nothing can stand in it; place it whole");
+          root, root.kind().oneOfIt() + " is no shell: nothing can stand in it; place it whole");
     }
     SortedMap<StyleKey, StyleValue> look = new TreeMap<>(root.styles());
     // How columns share a row says nothing where there are none.

@@ -5,6 +5,7 @@ import goodbones.document.Bound;
 import goodbones.document.Catalogue;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
+import goodbones.document.Icons;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
@@ -207,6 +208,9 @@ public final class Sieve {
   private Optional<FieldValue> content(FieldValue value) {
     if (value instanceof FieldValue.Words words) {
       return Optional.of(words(Kind.TEXT, words));
+    }
+    if (value instanceof FieldValue.Icon icon) {
+      return Icons.named(icon.name()).map(known -> value);
     }
     boolean sound =
         value instanceof FieldValue.Picture picture

@@ -48,7 +48,7 @@ public final class Wrapping {
       }
     }
     if (kind != Kind.SECTION && kind != Kind.ROW && kind != Kind.BOX) {
-      throw Refused.at(first, "A " + kind.word() + " cannot be put around something");
+      throw Refused.at(first, kind.oneOfIt() + " cannot be put around something");
     }
     if (!Catalogue.mayHold(parent.kind(), kind)) {
       throw Refused.at(first, Catalogue.misplaced(parent.kind(), kind));
@@ -79,7 +79,7 @@ public final class Wrapping {
     Node node = bench.need(id);
     Node parent = bench.needParent(node);
     if (!node.kind().holdsOthers()) {
-      throw Refused.at(node, "A " + node.kind().word() + " is around nothing");
+      throw Refused.at(node, node.kind().oneOfIt() + " is around nothing");
     }
     if (node.kind() == Kind.COLUMN) {
       return unwrapColumn(node, parent);

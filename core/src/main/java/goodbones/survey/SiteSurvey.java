@@ -25,6 +25,7 @@ public final class SiteSurvey {
           new PicturesAreSharp(),
           new LinesAreReadable(),
           new ValuesAreTokens(),
+          new NothingIsWrappedInVain(),
           new PagesAreDescribed());
 
   private SiteSurvey() {}

@@ -77,6 +77,11 @@ public final class SurveyedDocument {
         .isPresent();
   }
 
+  /** Whether a node is the document's own, and no part of a piece that is placed there. */
+  boolean isOwn(Node node) {
+    return page.carried(node.id()).isEmpty();
+  }
+
   String id() {
     return id;
   }

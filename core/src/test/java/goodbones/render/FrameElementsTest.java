@@ -4,7 +4,9 @@ import static goodbones.testing.Built.node;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.document.Bound;
+import goodbones.document.Catalogue;
 import goodbones.document.FieldValue;
+import goodbones.document.Icons;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
 import goodbones.document.Node;
@@ -79,6 +81,53 @@ class FrameElementsTest {
         .doesNotContain("Gone");
     assertThat(html(menu("None"), false, "")).isEmpty();
     assertThat(html(menu("None"), true, "")).contains("data-unset");
+  }
+
+  @Test
+  void anIconIsDrawnInTheColourOfTextAndIsSilent() {
+    Node icon = node("i", Kind.ICON);
+    Node star = icon.withContent("icon", new FieldValue.Icon("star", false));
+    assertThat(html(star, false, ""))
+        .contains("<svg viewBox=\"0 0 24 24\" aria-hidden=\"true\" fill=\"none\"")
+        .contains("stroke=\"currentColor\"")
+        .contains(Icons.named("star").orElseThrow().outline().get(0));
+    assertThat(html(star.withContent("icon", new FieldValue.Icon("star", true)), false, ""))
+        .contains("fill=\"currentColor\"")
+        .doesNotContain("stroke=");
+    assertThat(html(icon, false, "")).isEmpty();
+    assertThat(html(icon, true, "")).contains("<svg");
+  }
+
+  /** CSS Lists 3, 3.1: a keyword, or a string. */
+  @Test
+  void theMarksOfAListAreKeywordsOrStrings() {
+    Mark list = new Mark(Mark.Type.LIST, 0, 5, "");
+    Node text =
+        node("t", Kind.TEXT).withContent("words", new FieldValue.Words("Forks", List.of(list)));
+    StyleKey key = StyleKey.parse("list-style-type");
+    assertThat(css(text.withStyle(key, StyleValue.literal("square"))))
+        .contains("list-style-type:square");
+    assertThat(css(text.withStyle(key, StyleValue.literal("check"))))
+        .contains("list-style-type:\"✓ \"");
+    assertThat(Catalogue.faults(text.withStyle(key, StyleValue.literal("\"x\"}")))).isNotEmpty();
+  }
+
+  private static String css(Node node) {
+    Node page = node("page", Kind.PAGE, node);
+    return String.join(
+        "\n",
+        Renderer.render(
+                Shown.of(page),
+                FINISHES,
+                new Surroundings(
+                    Pictured.at(id -> id),
+                    UnaryOperator.identity(),
+                    List.of(),
+                    "",
+                    false,
+                    Facts.NONE))
+            .rules()
+            .values());
   }
 
   @Test

@@ -5,6 +5,7 @@ import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
+import goodbones.document.Icons;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
 import goodbones.document.Node;
@@ -154,6 +155,7 @@ public final class Samples {
       case FAMILY -> any(List.of("serif", "Literata, Georgia, serif", "monospace", "system-ui"));
       case CASE -> any(List.of("none", "uppercase", "lowercase", "capitalize"));
       case TEXT_ALIGN -> any(List.of("start", "center", "end"));
+      case LIST_MARK -> any(List.of("disc", "circle", "square", "dash", "arrow", "check", "none"));
       case ALIGN -> any(List.of("start", "center", "end", "stretch"));
       case FIT -> any(List.of("cover", "contain"));
       case RATIO -> oneIn(4) ? "auto" : number(0.4, 4) + " / " + number(0.5, 3);
@@ -249,6 +251,7 @@ public final class Samples {
               oneIn(4));
       case PAGE -> new FieldValue.Link(any(List.of("page:p-1", "page:home")));
       case MENU -> new FieldValue.Menu(any(List.of("Main", "Footer")));
+      case ICON -> new FieldValue.Icon(any(List.copyOf(Icons.all())).name(), random.nextBoolean());
       case LEVEL -> new FieldValue.Level(1 + random.nextInt(6));
     };
   }

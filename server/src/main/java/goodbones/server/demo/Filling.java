@@ -111,7 +111,10 @@ final class Filling {
     if (but.filter(node.id()::equals).isPresent()) {
       return;
     }
-    boolean element = node.kind() == Kind.PICTURE || node.content().containsKey("words");
+    boolean element =
+        node.kind() == Kind.PICTURE
+            || node.kind() == Kind.ICON
+            || node.content().containsKey("words");
     if (element && (!node.slots().isEmpty() || !node.options().siteSlots().isEmpty())) {
       slots.add(node.id());
     }
@@ -122,6 +125,8 @@ final class Filling {
     String text = said.hasNext() ? said.next() : "-";
     if (text.equals("-")) {
       leaveOut(slot);
+    } else if (slot.kind() == Kind.ICON) {
+      set(slot, "icon", FieldValue.Icon.of(text));
     } else if (slot.kind() == Kind.PICTURE) {
       String[] parts = text.split(" \\| ", 2);
       set(slot, "picture", new FieldValue.Picture(parts[0], parts.length > 1 ? parts[1] : ""));

@@ -75,6 +75,14 @@ final class MorePages {
                 "Asked at the window",
                 "Before you sail",
                 "If it is not answered here, ask the man in the blue jersey."),
+            put("sf-be-free", "st-signs")
+                .with("What goes free")
+                .items(
+                    List.of(
+                        List.of("bike", "Bicycles", "On the foredeck, tied by the crew."),
+                        List.of("dog", "Dogs", "On a lead, and not in the saloon."),
+                        List.of("plant", "Seedlings", "Up to a tray. Trees pay like people.")))
+                .node(),
             put("sf-be-questions", "st-questions")
                 .with("What people ask", "-")
                 .items(

@@ -116,6 +116,7 @@ public final class DocumentJson {
     @Type(value = FieldValue.Picture.class, name = "picture"),
     @Type(value = FieldValue.Link.class, name = "link"),
     @Type(value = FieldValue.Menu.class, name = "menu"),
+    @Type(value = FieldValue.Icon.class, name = "icon"),
     @Type(value = FieldValue.Level.class, name = "level")
   })
   private interface FieldValueMixin {}

@@ -26,10 +26,13 @@ public final class Wording {
     this.finishes = finishes;
   }
 
-  /** A node's name, or its words, or its kind. */
+  /** A node's name, or its words, or its kind; of an icon which one it is. */
   public static String title(Node node) {
     if (!node.name().isBlank()) {
       return node.name();
+    }
+    if (node.content().get("icon") instanceof FieldValue.Icon icon) {
+      return node.kind().title() + ": " + icon.name().replace('-', ' ');
     }
     String words = text(node.content().get("words"));
     return words.isBlank() ? node.kind().title() : shortened(words);
@@ -50,6 +53,8 @@ public final class Wording {
       return link.target();
     } else if (value instanceof FieldValue.Menu menu) {
       return menu.name();
+    } else if (value instanceof FieldValue.Icon icon) {
+      return icon.toString();
     } else if (value instanceof FieldValue.Level level) {
       return String.valueOf(level.level());
     }
@@ -68,7 +73,7 @@ public final class Wording {
           ? content.field()
           : Catalogue.field(kind, content.field()).map(Field::label).orElse(content.field());
     } else if (aspect instanceof Aspect.Style style) {
-      return label(style.key());
+      return label(kind, style.key());
     } else if (aspect instanceof Aspect.Visibility) {
       return "Visibility";
     } else if (aspect instanceof Aspect.NamedStyles) {
@@ -87,8 +92,8 @@ public final class Wording {
     return "Place";
   }
 
-  private static String label(StyleKey key) {
-    return key.property().label()
+  private static String label(@Nullable Kind kind, StyleKey key) {
+    return (kind == null ? key.property().label() : Catalogue.label(kind, key.property()))
         + (key.device() == Device.DESKTOP ? "" : " on " + key.device().word())
         + (key.state() == State.NORMAL ? "" : ", " + key.state().word());
   }

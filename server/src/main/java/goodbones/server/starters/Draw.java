@@ -121,6 +121,13 @@ final class Draw {
     return node(Kind.DIVIDER);
   }
 
+  /**
+   * @param icon one of the icons that ship, by its name
+   */
+  Node icon(String icon) {
+    return node(Kind.ICON).withContent("icon", FieldValue.Icon.of(icon));
+  }
+
   Node social() {
     return styled(node(Kind.SOCIAL), "flow", "across", "column-gap", "20px");
   }
@@ -295,6 +302,13 @@ final class Draw {
       says = says.withChange(key, Optional.of(value));
     }
     return item.withPlacement(says);
+  }
+
+  /** An item with an icon of its own. */
+  Node withIcon(Node item, String part, String icon) {
+    LocalKey key = new LocalKey(id(part), Aspect.content("icon"));
+    LocalValue value = new LocalValue.ContentIs(FieldValue.Icon.of(icon));
+    return item.withPlacement(item.placement().orElseThrow().withChange(key, Optional.of(value)));
   }
 
   /** A named form of the piece, as what is changed in it. */

@@ -299,6 +299,7 @@ final class FirstFinishes {
             "1.2",
             "max-width",
             "180px"));
+    defaults.put(Kind.ICON, styles("font-size", "32px"));
     defaults.put(
         Kind.SOCIAL, styles("font-family", "{t-label-font}", "font-size", "{t-label-size}"));
     defaults.put(

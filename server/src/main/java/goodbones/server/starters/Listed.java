@@ -23,6 +23,7 @@ final class Listed {
         cards(),
         lines(),
         reasons(),
+        signs(),
         statistics(),
         steps(),
         stepsDown(),
@@ -132,6 +133,41 @@ final class Listed {
                         d.item("name", "Because it is near"),
                         d.item("name", "Because it is fair"),
                         d.item("name", "Because they know how"))))),
+        "list");
+  }
+
+  private static Starter signs() {
+    Draw d = new Draw("st-signs");
+    Node sign =
+        styled(
+            ruled(
+                d.column(
+                    d.named("icon", d.icon("circle-check")),
+                    d.named("name", small(d.heading(3, "A sign in three words"))),
+                    d.named("says", d.text("What it stands for, in a line.")))),
+            "row-gap",
+            "10px",
+            "padding-top",
+            "20px");
+    return Starter.template(
+        Purpose.REASONS,
+        "Short reasons beside each other, each under an icon that can be seen from afar",
+        withForms(
+            d.section(
+                "Signs",
+                d.heading(2, "What you can count on"),
+                styled(
+                    d.named(
+                        "list",
+                        d.rowList(
+                            "4",
+                            sign,
+                            d.withIcon(d.item("name", "Open every day"), "icon", "clock"),
+                            d.withIcon(d.item("name", "Easy to reach"), "icon", "map-pin"),
+                            d.withIcon(d.item("name", "Made to last"), "icon", "shield-check"))),
+                    "columns@tablet",
+                    "4")),
+            d.new Form("four", "Four in a line").style("list", "columns", "3")),
         "list");
   }
 

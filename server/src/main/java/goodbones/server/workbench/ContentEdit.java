@@ -48,6 +48,8 @@ sealed interface ContentEdit extends AskedEdit {
         case LINK, PAGE ->
             Optional.of(new FieldValue.Link(value.strip(), Boolean.TRUE.equals(newTab)));
         case MENU -> Optional.of(new FieldValue.Menu(value.strip()));
+        case ICON ->
+            value.isBlank() ? Optional.empty() : Optional.of(FieldValue.Icon.of(value.strip()));
         case LEVEL -> Optional.of(new FieldValue.Level(level(value)));
         case PICTURE -> {
           if (value.isBlank()) {
@@ -111,7 +113,7 @@ sealed interface ContentEdit extends AskedEdit {
 
   private static Field fieldOf(Node node, String key, String otherwise) {
     return Catalogue.field(node.kind(), key)
-        .orElseThrow(() -> Refused.at(node, "A " + node.kind().word() + " " + otherwise));
+        .orElseThrow(() -> Refused.at(node, node.kind().oneOfIt() + " " + otherwise));
   }
 
   private static ReadEdit fill(Node node, Field field, Optional<FieldValue> content) {

@@ -204,7 +204,7 @@ final class Ladders {
               c ->
                   contributes.add(
                       new Contribution(
-                          property.label(),
+                          Catalogue.label(node.kind(), property),
                           c.value().map(finishes::written).orElse("none"),
                           c.css(),
                           c.source() == Layer.Source.LOCAL)));
@@ -293,7 +293,7 @@ final class Ladders {
             .anyMatch(n -> !cascade.won(n, property, device, state).css().equals(won.css()));
     return new StyleView(
         property.key(),
-        property.label(),
+        Catalogue.label(node.kind(), property),
         property.type().name().toLowerCase(),
         property.type().form(),
         mixed ? "" : Optional.ofNullable(node.styles().get(key)).map(finishes::written).orElse(""),

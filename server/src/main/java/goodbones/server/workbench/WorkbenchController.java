@@ -2,6 +2,7 @@ package goodbones.server.workbench;
 
 import goodbones.document.Catalogue;
 import goodbones.document.Device;
+import goodbones.document.Icons;
 import goodbones.document.Kind;
 import goodbones.document.NodeId;
 import goodbones.document.State;
@@ -13,6 +14,7 @@ import goodbones.structure.Samples;
 import jakarta.validation.Valid;
 import java.security.Principal;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -72,6 +74,12 @@ class WorkbenchController {
                         .map(Kind::word)
                         .toList()))
         .toList();
+  }
+
+  /** The icons that there are, by name. */
+  @GetMapping("/icons")
+  Collection<Icons.Icon> icons() {
+    return Icons.all();
   }
 
   @GetMapping("/pieces/{id}/workbench")
