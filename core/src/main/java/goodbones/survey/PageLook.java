@@ -80,7 +80,7 @@ public record PageLook(
       boolean hasWords = Catalogue.field(node.kind(), "words").isPresent();
       for (Device device : devices) {
         for (State state : Catalogue.states(node.kind())) {
-          uses(node, device, state, hasWords);
+          uses(node, device, state, node.kind().isElement());
           if (hasWords && !isBlank(node)) {
             pair(node, device, state);
           }
@@ -94,10 +94,10 @@ public record PageLook(
           || words.text().isBlank();
     }
 
-    /** Inherited properties show only where there are words. */
-    private void uses(Node node, Device device, State state, boolean hasWords) {
+    /** Inherited properties show only at elements: containers hand them on. */
+    private void uses(Node node, Device device, State state, boolean isElement) {
       for (StyleProperty property : Catalogue.styles(node.kind())) {
-        if (hasWords || !property.inherited()) {
+        if (isElement || !property.inherited()) {
           Setting setting = setting(node, property, device, state);
           if (!setting.value().refs().isEmpty()) {
             uses.computeIfAbsent(setting, s -> new LinkedHashMap<>())

@@ -25,11 +25,13 @@ import goodbones.site.PageKind;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
 import goodbones.style.SiteFinishes;
+import goodbones.testing.CataloguePages;
 import goodbones.testing.HouseFinishes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -200,6 +202,53 @@ class SiteSurveyTest {
     assertThat(
             found("x", document("home", heading("a", 1), styled(text("t"), "font-size", "12px"))))
         .isEmpty();
+  }
+
+  @Test
+  void tooFaintWordsGetTheNearestTokenOrLightnessThatIsEnough() {
+    Random random = new Random(3);
+    int mended = 0;
+    for (int i = 0; i < 60; i++) {
+      Node page = new CataloguePages(random, 6).page(40);
+      for (Finding finding : faint(page)) {
+        NodeId node = finding.node().orElseThrow();
+        if (finding.mend().isPresent()) {
+          Edit mend = finding.mend().get();
+          assertThat(faint(Editor.apply(page, mend).root()))
+              .as("%s of page %d by %s", node, i, mend)
+              .extracting(Finding::node)
+              .doesNotContain(Optional.of(node));
+          mended++;
+        }
+      }
+    }
+    assertThat(mended).isGreaterThan(100);
+  }
+
+  @Test
+  void faintWordsInATokenGetTheNearestTokenThatIsEnough() {
+    Node words = text("t").withStyle(StyleKey.parse("color"), StyleValue.token("color.accent"));
+    Node page =
+        node(
+            "home",
+            Kind.PAGE,
+            styled(node("s", Kind.SECTION, words), "background-color", "#bfd8d2"));
+    assertThat(faint(page))
+        .singleElement()
+        .satisfies(
+            finding ->
+                assertThat(finding.mend())
+                    .contains(
+                        new Edit.Group(
+                            List.of(
+                                new Edit.SetStyle(
+                                    words.id(),
+                                    StyleKey.parse("color"),
+                                    Optional.of(StyleValue.token("color.accent.deep")))))));
+  }
+
+  private static List<Finding> faint(Node page) {
+    return new ContrastIsEnough().in(new SurveyedDocument("p", false, Shown.of(page)), SITE);
   }
 
   @Test
