@@ -36,6 +36,16 @@ const lines = [
   { key: 'hours', title: 'Opening hours', rows: 4, hint: 'One line for each' },
 ] as const;
 
+const marks = [
+  { part: 'logo', title: 'Logo', none: 'No logo yet', hint: 'In headers, and it leads home' },
+  {
+    part: 'icon',
+    title: 'Small icon',
+    none: 'None yet',
+    hint: 'Square, beside the title in a browser',
+  },
+] as const;
+
 type FormProps = {
   siteId: string;
   details: Details;
@@ -60,14 +70,14 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
     await queries.invalidateQueries({ queryKey: ['frame'] });
     onKept(now.version);
   });
-  const logo = async (file: File | undefined) => {
+  const bringIn = async (part: 'logo' | 'icon', file: File | undefined) => {
     if (!file) return;
     setProblem('');
     try {
       const added = await uploadPicture(siteId, file);
-      set({ logo: added.picture.id });
+      set({ [part]: added.picture.id });
     } catch (error) {
-      setProblem(error instanceof Problem ? error.message : 'The logo was not taken in.');
+      setProblem(error instanceof Problem ? error.message : 'The picture was not taken in.');
     }
   };
   return (
@@ -104,34 +114,61 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
         />
         <span className="block text-[12.5px] text-soft">A tag such as en-GB or de</span>
       </label>
-      <div className="col-span-2 flex items-center gap-4">
-        <span className="h-14 w-40 grid place-items-center bg-board outline outline-line overflow-hidden">
-          {said.logo ? (
-            <img src={`/api/pictures/${said.logo}/file`} alt="" className="max-h-12 max-w-36" />
-          ) : (
-            <span className="text-soft text-[13px]">No logo yet</span>
-          )}
+      {marks.map(({ part, title, none, hint }) => (
+        <div key={part} role="group" aria-label={title} className="flex items-center gap-4">
+          <span className="h-14 w-32 grid place-items-center bg-board outline outline-line overflow-hidden">
+            {said[part] ? (
+              <img
+                src={`/api/pictures/${said[part]}/file`}
+                alt=""
+                className={part === 'logo' ? 'max-h-12 max-w-28' : 'size-8 object-contain'}
+              />
+            ) : (
+              <span className="text-soft text-[13px]">{none}</span>
+            )}
+          </span>
+          <span className="min-w-0">
+            <span className="flex gap-3">
+              <label className="text-verdigris font-medium cursor-pointer hover:underline focus-within:outline">
+                {said[part] ? `Another ${title.toLowerCase()}` : `Choose a ${title.toLowerCase()}`}
+                <input
+                  type="file"
+                  accept="image/*"
+                  className="sr-only"
+                  onChange={(e) => void bringIn(part, e.target.files?.[0])}
+                />
+              </label>
+              {said[part] && (
+                <Button
+                  look="quiet"
+                  aria-label={`Take the ${title.toLowerCase()} away`}
+                  onClick={() => {
+                    set({ [part]: '' });
+                  }}
+                >
+                  Take it away
+                </Button>
+              )}
+            </span>
+            <span className="block text-[12.5px] text-soft">{hint}</span>
+          </span>
+        </div>
+      ))}
+      <label className="col-span-2">
+        <span className="font-medium">Web address</span>
+        <input
+          className={`${inputClass} mt-0.5`}
+          value={said.web}
+          maxLength={200}
+          placeholder="https://"
+          onChange={(e) => {
+            set({ web: e.target.value });
+          }}
+        />
+        <span className="block text-[12.5px] text-soft">
+          Where the site is to be found. Search engines and those who share a page go by it.
         </span>
-        <label className="text-verdigris font-medium cursor-pointer hover:underline focus-within:outline">
-          {said.logo ? 'Another logo' : 'Choose a logo'}
-          <input
-            type="file"
-            accept="image/*"
-            className="sr-only"
-            onChange={(e) => void logo(e.target.files?.[0])}
-          />
-        </label>
-        {said.logo && (
-          <Button
-            look="quiet"
-            onClick={() => {
-              set({ logo: '' });
-            }}
-          >
-            Take it away
-          </Button>
-        )}
-      </div>
+      </label>
       {lines.map(({ key, title, rows, hint }) => (
         <label key={key}>
           <span className="font-medium">{title}</span>

@@ -49,6 +49,10 @@ function Editor({ siteId, menus, kept, onKept }: EditorProps) {
   const set = (at: number, part: Partial<Drafted>) => {
     setDrafts(drafts.map((menu, i) => (i === at ? { ...menu, ...part } : menu)));
   };
+  const setLine = (at: number, line: number, part: Partial<Line>) => {
+    const lines = drafts[at]?.lines ?? [];
+    set(at, { lines: lines.map((each, i) => (i === line ? { ...each, ...part } : each)) });
+  };
   const { problem, keep } = useKeep(async () => {
     const now = await answer(
       api.PUT('/api/sites/{id}/menus', {
@@ -110,11 +114,7 @@ function Editor({ siteId, menus, kept, onKept }: EditorProps) {
                   value={line.words}
                   maxLength={80}
                   onChange={(e) => {
-                    set(at, {
-                      lines: menu.lines.map((each, j) =>
-                        j === i ? { ...each, words: e.target.value } : each,
-                      ),
-                    });
+                    setLine(at, i, { words: e.target.value });
                   }}
                 />
                 <LinkField
@@ -123,13 +123,23 @@ function Editor({ siteId, menus, kept, onKept }: EditorProps) {
                   page=""
                   value={line.link}
                   onChange={(link) => {
-                    set(at, {
-                      lines: menu.lines.map((each, j) => (j === i ? { ...each, link } : each)),
-                    });
+                    setLine(at, i, { link });
                   }}
                   onMake
                 />
-                <span className="flex gap-1.5 text-[13px]">
+                <span className="flex items-center gap-1.5 text-[13px]">
+                  <label className="flex items-center gap-1.5 mr-2 text-soft whitespace-nowrap">
+                    <input
+                      type="checkbox"
+                      aria-label={`Open link ${i + 1} in a new tab`}
+                      className="accent-verdigris"
+                      checked={line.newTab}
+                      onChange={(e) => {
+                        setLine(at, i, { newTab: e.target.checked });
+                      }}
+                    />
+                    new tab
+                  </label>
                   {(['up', 'down', 'in', 'out'] as const).map((way) => (
                     <Button
                       key={way}
@@ -159,7 +169,7 @@ function Editor({ siteId, menus, kept, onKept }: EditorProps) {
             look="quiet"
             className="mt-2"
             onClick={() => {
-              set(at, { lines: [...menu.lines, { words: '', link: '', depth: 0 }] });
+              set(at, { lines: [...menu.lines, { words: '', link: '', newTab: false, depth: 0 }] });
             }}
           >
             Add a link

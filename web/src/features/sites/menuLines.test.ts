@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { flat, moved, treeOf, type Line } from './menuLines';
 
-const line = (words: string, depth: number): Line => ({ words, link: `/${words}`, depth });
+const line = (words: string, depth: number): Line => ({
+  words,
+  link: `/${words}`,
+  newTab: words === 'news',
+  depth,
+});
 const lines = [line('home', 0), line('services', 0), line('kites', 1), line('news', 0)];
 const read = (some: readonly Line[]) => some.map(({ words, depth }) => `${depth} ${words}`);
 
@@ -9,7 +14,12 @@ describe('the lines of a menu', () => {
   it('are a tree and back', () => {
     expect(flat(treeOf(lines))).toEqual(lines);
     expect(treeOf([line('deep', 2), line('next', 1)])).toEqual([
-      { words: 'deep', link: '/deep', below: [{ words: 'next', link: '/next', below: [] }] },
+      {
+        words: 'deep',
+        link: '/deep',
+        newTab: false,
+        below: [{ words: 'next', link: '/next', newTab: false, below: [] }],
+      },
     ]);
   });
 

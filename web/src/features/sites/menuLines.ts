@@ -3,15 +3,15 @@ import type { Schemas } from '../../api/client';
 type Item = Schemas['Item'];
 
 /** A link of a menu as a line: how many links it is filed under. */
-export type Line = { words: string; link: string; depth: number };
+export type Line = { words: string; link: string; newTab: boolean; depth: number };
 
 /** Deeper menus cannot be read on a small screen; the server refuses them. */
 const DEEPEST = 2;
 
 /** A tree of links as lines, each before what is filed under it. */
 export function flat(items: readonly Item[], depth = 0): readonly Line[] {
-  return items.flatMap(({ words, link, below }) => [
-    { words, link, depth },
+  return items.flatMap(({ words, link, newTab, below }) => [
+    { words, link, newTab, depth },
     ...flat(below, depth + 1),
   ]);
 }
@@ -20,9 +20,9 @@ export function flat(items: readonly Item[], depth = 0): readonly Line[] {
 export function treeOf(lines: readonly Line[]): Item[] {
   const top: Item[] = [];
   const open: Item[][] = [top];
-  for (const { words, link, depth } of lines) {
+  for (const { words, link, newTab, depth } of lines) {
     open.length = Math.min(depth, open.length - 1) + 1;
-    const item: Item = { words, link, below: [] };
+    const item: Item = { words, link, newTab, below: [] };
     open[open.length - 1]?.push(item);
     open.push(item.below);
   }

@@ -73,6 +73,7 @@ class SitesTest extends WithDesigner {
       assertThat(leads).hasValue(title);
     }
     designer.button("Take link 3 away").click();
+    page().getByLabel("Open link 2 in a new tab").check();
     keep("menus");
 
     tab("Pages");
@@ -113,7 +114,8 @@ class SitesTest extends WithDesigner {
         .contains("<header")
         .contains("01632 960 551")
         .contains("Windrush Kites</a>")
-        .contains("aria-current=\"page\">Kites</a>");
+        .contains("aria-current=\"page\">Kites</a>")
+        .contains("target=\"_blank\" rel=\"noopener\">Repairs</a>");
     assertThat(visited("nothing-here/")).doesNotContain("<header").contains("<footer");
   }
 

@@ -59,9 +59,11 @@ public record Facts(
    *
    * @param link as it is stored, for {@link Surroundings#linkUrl}
    * @param current whether it leads to the page itself
+   * @param newTab whether it opens beside the page that it stands on
    * @param below the links that are filed under it
    */
-  public record Entry(String words, String link, boolean current, List<Entry> below) {
+  public record Entry(
+      String words, String link, boolean current, boolean newTab, List<Entry> below) {
     public Entry {
       below = List.copyOf(below);
     }
@@ -100,7 +102,7 @@ public record Facts(
         logo,
         byName,
         details.social().stream()
-            .map(each -> new Entry(each.name(), each.address(), false, List.of()))
+            .map(each -> new Entry(each.name(), each.address(), false, false, List.of()))
             .toList(),
         Map.of(),
         tree,
@@ -126,6 +128,7 @@ public record Facts(
                 words,
                 item.link(),
                 to.filter(there -> there.id().equals(page)).isPresent(),
+                item.newTab(),
                 entries(item.below(), links, page)));
       }
     }

@@ -308,7 +308,7 @@ public final class Renderer {
 
   private void entry(Facts.Entry entry) {
     html.append("<li><a")
-        .append(href(entry.link()))
+        .append(href(new FieldValue.Link(entry.link(), entry.newTab())))
         .append(entry.current() ? " aria-current=\"page\"" : "")
         .append('>')
         .append(Html.escape(entry.words()))
@@ -376,6 +376,10 @@ public final class Renderer {
     if (!(node.content().get("link") instanceof FieldValue.Link link)) {
       return "";
     }
+    return href(link);
+  }
+
+  private String href(FieldValue.Link link) {
     String href = href(link.target());
     return href.isEmpty() || !link.newTab() ? href : href + " target=\"_blank\" rel=\"noopener\"";
   }

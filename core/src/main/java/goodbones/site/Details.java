@@ -12,9 +12,17 @@ import java.util.Map;
  * @param address lines are divided by {@code \n}
  * @param hours when somebody is there; lines are divided by {@code \n}
  * @param social the client's addresses at other services
+ * @param icon the id of the small picture that browsers show beside the title; empty for none
+ * @param web where the site is, such as {@code https://example.org}; empty while that is not known
  */
 public record Details(
-    String phone, String mail, String address, String hours, List<Social> social) {
+    String phone,
+    String mail,
+    String address,
+    String hours,
+    List<Social> social,
+    String icon,
+    String web) {
   /** Nothing is known yet. */
   public static final Details NONE = new Details("", "", "", "", List.of());
 
@@ -26,6 +34,14 @@ public record Details(
 
   public Details {
     social = social == null ? List.of() : List.copyOf(social);
+    // What was kept before these were asked for does not say them.
+    icon = icon == null ? "" : icon;
+    web = web == null ? "" : web;
+  }
+
+  /** Without a small icon, at an address that is not known yet. */
+  public Details(String phone, String mail, String address, String hours, List<Social> social) {
+    this(phone, mail, address, hours, social, "", "");
   }
 
   /** What bound words are worth; what is not set is left out. */

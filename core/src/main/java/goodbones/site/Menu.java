@@ -18,9 +18,15 @@ public record Menu(String name, List<Item> items) {
   /**
    * @param words what it says; empty for the title of the page that it leads to
    * @param link as it is stored, see {@link Links}
+   * @param newTab whether it opens beside the page that it stands on
    * @param below the links that are filed under it
    */
-  public record Item(String words, String link, List<Item> below) {
+  public record Item(String words, String link, boolean newTab, List<Item> below) {
+    /** In the tab of the page that it stands on. */
+    public Item(String words, String link, List<Item> below) {
+      this(words, link, false, below);
+    }
+
     public Item {
       below = below == null ? List.of() : List.copyOf(below);
     }

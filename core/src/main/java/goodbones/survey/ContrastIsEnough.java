@@ -46,17 +46,21 @@ final class ContrastIsEnough extends SurveyRule {
       return contrast.ratio().orElseThrow() / contrast.least();
     }
 
-    String said() {
+    /**
+     * @param isOwn whether the words are the document's own, and no piece's
+     */
+    String said(boolean isOwn) {
       String when =
           pair.state() == State.NORMAL ? "" : ", in the state “" + pair.state().word() + "”";
       String where = pair.device() == Device.DESKTOP ? "" : ", on a " + pair.device().word();
       return String.format(
           Locale.ROOT,
-          "Its contrast is %.2f to 1%s%s, and %s is the least: choose a darker or lighter colour",
+          "Its contrast is %.2f to 1%s%s, and %s is the least: choose a darker or lighter colour%s",
           contrast.ratio().orElseThrow(),
           when,
           where,
-          contrast.large() ? "3" : "4.5");
+          contrast.large() ? "3" : "4.5",
+          isOwn ? "" : ", in the piece or for its token in the finishes");
     }
   }
 
@@ -80,7 +84,7 @@ final class ContrastIsEnough extends SurveyRule {
       here.stream()
           .filter(Seen::isFaint)
           .min(Comparator.comparingDouble(Seen::share))
-          .map(faintest -> document.at(node, faintest.said()))
+          .map(faintest -> document.at(node, faintest.said(document.isOwn(node))))
           .map(
               finding ->
                   document.isOwn(node)

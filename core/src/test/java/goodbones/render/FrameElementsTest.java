@@ -49,7 +49,7 @@ class FrameElementsTest {
           List.of(
               new Menu.Item("", "page:kites", List.of(new Menu.Item("Big", "page:big", List.of()))),
               new Menu.Item("Gone", "page:gone", List.of()),
-              new Menu.Item("Call", "detail:phone", List.of())));
+              new Menu.Item("Call", "detail:phone", true, List.of())));
 
   private static String html(Node node, boolean withIds, String logo) {
     Facts facts = Facts.of("Windrush", logo, DETAILS, List.of(MAIN), TREE, Map.of(), "kites", 2026);
@@ -77,7 +77,7 @@ class FrameElementsTest {
         .contains("popovertarget=\"menu-")
         .contains("<li><a href=\"page:kites\" aria-current=\"page\">Kites &lt;all&gt;</a><ul>")
         .contains("<ul><li><a href=\"page:big\">Big</a></li></ul>")
-        .contains("href=\"detail:phone\">Call")
+        .contains("href=\"detail:phone\" target=\"_blank\" rel=\"noopener\">Call")
         .doesNotContain("Gone");
     assertThat(html(menu("None"), false, "")).isEmpty();
     assertThat(html(menu("None"), true, "")).contains("data-unset");

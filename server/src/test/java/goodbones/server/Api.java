@@ -285,6 +285,6 @@ final class Api {
   }
 
   static Map<String, Object> item(String page, Object... below) {
-    return parts("words", "", "link", "page:" + page, "below", List.of(below));
+    return parts("words", "", "link", "page:" + page, "newTab", false, "below", List.of(below));
   }
 }

@@ -237,6 +237,10 @@ class SitesApiTest {
             "en-GB",
             "logo",
             "",
+            "icon",
+            "clock-bench",
+            "web",
+            "quillon",
             "phone",
             "01632 960 999",
             "mail",
@@ -250,6 +254,9 @@ class SitesApiTest {
     assertThat(api.put("/api/sites/" + site + "/details", said).detail())
         .contains("is no mail address");
     said.put("mail", "bench@quillon.example");
+    assertThat(api.put("/api/sites/" + site + "/details", said).detail())
+        .contains("is no address of a site");
+    said.put("web", "https://quillon.example/");
     Api.Answer kept = api.put("/api/sites/" + site + "/details", said);
     assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
     assertThat(api.put("/api/sites/" + site + "/details", said).status())
@@ -257,6 +264,11 @@ class SitesApiTest {
         .isEqualTo(409);
     publish(site);
     Document home = published(site, "");
+    assertThat(home.select("link[rel=canonical]").attr("href"))
+        .isEqualTo("https://quillon.example/");
+    assertThat(home.select("meta[property=og:site_name]").attr("content"))
+        .isEqualTo("Quillon & Son");
+    assertThat(home.select("link[rel=icon]").attr("href")).startsWith("pictures/");
     assertThat(home.select("header a.logo").text()).isEqualTo("Quillon & Son");
     assertThat(home.select("footer").text()).contains("Quillon & Son");
     assertThat(home.select("footer b")).isEmpty();
@@ -288,6 +300,8 @@ class SitesApiTest {
                                     "x",
                                     "link",
                                     "javascript:alert(1)",
+                                    "newTab",
+                                    false,
                                     "below",
                                     List.of())))))
                 .detail())
@@ -300,12 +314,25 @@ class SitesApiTest {
                 version,
                 "menus",
                 List.of(
-                    Api.menu("Main", Api.item("om-walk", Api.item("om-numbers"))),
+                    Api.menu(
+                        "Main",
+                        Api.item("om-walk", Api.item("om-numbers")),
+                        Api.parts(
+                            "words",
+                            "Tides",
+                            "link",
+                            "https://tides.example/",
+                            "newTab",
+                            true,
+                            "below",
+                            List.of())),
                     Api.menu("Footer"))));
     assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
     publish(site);
     assertThat(published(site, "").select("header nav > ul > li > ul a").eachText())
         .containsExactly("In numbers");
+    assertThat(published(site, "").select("header nav a[target=_blank][rel=noopener]").eachText())
+        .containsExactly("Tides");
     assertThat(published(site, "").select("footer nav")).isEmpty();
   }
 }

@@ -9,6 +9,7 @@ import goodbones.server.pictures.PictureView;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
+import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.Sites;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -25,11 +26,13 @@ class Gallery {
   private final Pictures pictures;
   private final UsageIndex usage;
   private final Sites sites;
+  private final ClientDetails details;
 
-  Gallery(Pictures pictures, UsageIndex usage, Sites sites) {
+  Gallery(Pictures pictures, UsageIndex usage, Sites sites, ClientDetails details) {
     this.pictures = pictures;
     this.usage = usage;
     this.sites = sites;
+    this.details = details;
   }
 
   @Transactional(readOnly = true)
@@ -38,6 +41,7 @@ class Gallery {
     Set<String> earlier = pictures.withEarlier();
     List<String> others = new ArrayList<>(sites.pagePictures());
     sites.all().forEach(site -> others.add(site.logo()));
+    others.addAll(details.icons());
     return pictures.all().stream()
         .map(
             picture ->

@@ -3,6 +3,7 @@ package goodbones.server.publishing;
 import goodbones.fonts.FontFace;
 import goodbones.render.Facts;
 import goodbones.render.Framed;
+import goodbones.render.PageHead;
 import goodbones.render.PageHtml;
 import goodbones.render.Pictured;
 import goodbones.render.Rendered;
@@ -22,6 +23,7 @@ import goodbones.server.sites.PageState;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import goodbones.site.Addresses;
+import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
@@ -34,6 +36,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** Makes the plain files of one site: pages, one style sheet, the pictures and fonts in use. */
@@ -115,7 +118,6 @@ final class SiteFiles {
               Renderer.render(around.of(from.sites().shown(page)), finishes, around),
               from.framing().around(page, finishes, around));
       rendered.addAll(body.rendered());
-      String head = "<link rel=\"stylesheet\" href=\"" + base + STYLE_SHEET + "\">";
       files.put(
           path(page.address()),
           Content.text(
@@ -124,7 +126,7 @@ final class SiteFiles {
                   site.language(),
                   page.title() + " · " + site.name(),
                   page.description(),
-                  head,
+                  head(page, base),
                   body.body())));
     }
     from.settings().leadOn(site.id(), tree).forEach(this::leadOn);
@@ -137,6 +139,28 @@ final class SiteFiles {
       }
     }
     return files;
+  }
+
+  private String head(PageState page, String base) {
+    Details details = from.details().of(site.id());
+    Optional<Pictured> icon =
+        Optional.of(details.icon()).filter(id -> book.find(id).isPresent()).map(this::pictured);
+    Optional<Pictured> image =
+        tree.find(page.id())
+            .map(SitePage::picture)
+            .filter(id -> book.find(id).isPresent())
+            .map(this::pictured);
+    return new PageHead(
+            base + STYLE_SHEET,
+            icon.map(small -> base + small.url()).orElse(""),
+            site.name(),
+            page.title(),
+            page.description(),
+            details.web(),
+            page.address().equals("/") ? "/" : page.address() + "/",
+            image.map(Pictured::url).orElse(""),
+            image.map(Pictured::alt).orElse(""))
+        .html();
   }
 
   /** A page that forwards from where something was before to where it is now. */

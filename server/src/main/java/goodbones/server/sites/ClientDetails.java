@@ -14,6 +14,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** What is known of each client, and the menus of its site. */
 @Service
 public class ClientDetails {
+  private static final String DETAILS = "details";
+  private static final String WEB = "https?://[^\\s\"<>?#]{1,200}";
   private static final int NAME_LIMIT = 80;
   private static final int LINE_LIMIT = 400;
   private static final int MENU_LIMIT = 40;
@@ -37,8 +39,17 @@ public class ClientDetails {
     return List.of(keptMenus(siteId).said());
   }
 
+  /** The small pictures of all clients that have one, by their ids. */
+  @Transactional(readOnly = true)
+  public List<String> icons() {
+    return sheets.all(DETAILS, Details.class).stream()
+        .map(Details::icon)
+        .filter(icon -> !icon.isEmpty())
+        .toList();
+  }
+
   SiteSheets.Kept<Details> kept(String siteId) {
-    return sheets.read(siteId, "details", Details.class, Details.NONE);
+    return sheets.read(siteId, DETAILS, Details.class, Details.NONE);
   }
 
   SiteSheets.Kept<Menu[]> keptMenus(String siteId) {
@@ -75,6 +86,10 @@ public class ClientDetails {
         details.phone().isBlank() || details.phone().matches(".*\\d.*"),
         "phone",
         "“" + details.phone() + "” is no phone number: give its digits");
+    BadInput.require(
+        details.web().isEmpty() || details.web().matches(WEB),
+        "web",
+        "“" + details.web() + "” is no address of a site: it reads like https://example.org");
     for (Details.Social social : details.social()) {
       BadInput.require(!social.name().isBlank(), "social", "Say what the service is called");
       BadInput.require(
@@ -85,7 +100,7 @@ public class ClientDetails {
     SiteEntity site = repository.findById(about.id()).orElseThrow();
     site.describe(about);
     repository.save(site);
-    sheets.write(about.id(), "details", version, details, "The client’s details");
+    sheets.write(about.id(), DETAILS, version, details, "The client’s details");
   }
 
   /**
@@ -123,7 +138,7 @@ public class ClientDetails {
   /** Puts a menu in place where a site is made. */
   @Transactional
   public void begin(String siteId, Details details, Menu... menus) {
-    sheets.write(siteId, "details", 0, details, "The client’s details");
+    sheets.write(siteId, DETAILS, 0, details, "The client’s details");
     sheets.write(siteId, "menus", 0, Arrays.asList(menus), "The menus");
   }
 }

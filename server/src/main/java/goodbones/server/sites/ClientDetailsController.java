@@ -24,12 +24,16 @@ class ClientDetailsController {
 
   /**
    * @param logo the id of a picture; empty if there is none
+   * @param icon the id of the small picture beside the title; empty if there is none
+   * @param web where the site is, such as https://example.org; empty while that is not known
    */
   record DetailsView(
       long version,
       @NotNull String name,
       @NotNull String language,
       @NotNull String logo,
+      @NotNull String icon,
+      @NotNull String web,
       @NotNull String phone,
       @NotNull String mail,
       @NotNull String address,
@@ -48,6 +52,8 @@ class ClientDetailsController {
         site.name(),
         site.language(),
         site.logo(),
+        said.icon(),
+        said.web(),
         said.phone(),
         said.mail(),
         said.address(),
@@ -67,7 +73,9 @@ class ClientDetailsController {
             asked.mail().strip(),
             asked.address().strip(),
             asked.hours().strip(),
-            asked.social()));
+            asked.social(),
+            asked.icon(),
+            asked.web().strip().replaceAll("/+$", "")));
     return details(id);
   }
 

@@ -2,6 +2,7 @@ package goodbones.server.sites;
 
 import goodbones.server.documents.DocumentJson;
 import goodbones.server.problems.Stale;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +25,14 @@ public class SiteSheets {
         .findById(new SiteSheet.Key(siteId, about))
         .map(sheet -> new Kept<>(DocumentJson.read(sheet.document(), type), sheet.stamp()))
         .orElse(new Kept<>(nothing, 0));
+  }
+
+  /** What is said about one thing, of all sites of which something is. */
+  @Transactional(readOnly = true)
+  public <T> List<T> all(String about, Class<T> type) {
+    return sheets.about(about).stream()
+        .map(sheet -> DocumentJson.read(sheet.document(), type))
+        .toList();
   }
 
   /**
