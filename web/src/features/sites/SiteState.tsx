@@ -5,7 +5,7 @@ import { count, when } from '../../ui/count';
 import { Mark } from '../../ui/States';
 import { useRollouts } from '../rollouts/useRollouts';
 
-type Props = { site: { id: string; name: string; pages: number } };
+type Props = { site: { id: string; name: string; pages: number; inWork: number } };
 
 /** A site with more pages is surveyed when that is asked for: the first time takes some ms a page. */
 const SURVEYED_AT_ONCE = 60;
@@ -40,6 +40,14 @@ export function SiteState({ site }: Props) {
               ? 'pages changed since published'
               : `published ${when(published)}`}
       </span>
+      {site.inWork > 0 && (
+        <Link
+          to={`/sites/${site.id}`}
+          className="inline-flex items-center min-h-6 hover:underline underline-offset-2"
+        >
+          <Mark tone="held">{site.inWork} in work</Mark>
+        </Link>
+      )}
       {waiting > 0 && (
         <Link
           to="/rollouts"

@@ -223,6 +223,26 @@ class SitesApiTest {
         .isEqualTo(422);
   }
 
+  private int inWork(String site) {
+    return api.read("/api/sites")
+        .body()
+        .valueStream()
+        .filter(card -> card.path("id").asString().equals(site))
+        .mapToInt(card -> card.path("inWork").asInt())
+        .sum();
+  }
+
+  @Test
+  void aClientSaysHowManyOfItsPagesAreInWork() {
+    int before = inWork("oakum-rope-museum");
+    assertThat(api.say("om-numbers", "In numbers", "/in-numbers", "page", false).status())
+        .isEqualTo(200);
+    assertThat(inWork("oakum-rope-museum")).isEqualTo(before + 1);
+    assertThat(api.say("om-numbers", "In numbers", "/in-numbers", "page", true).status())
+        .isEqualTo(200);
+    assertThat(inWork("oakum-rope-museum")).isEqualTo(before);
+  }
+
   @Test
   void detailsAreCheckedAndFollowedEverywhere() {
     String site = "quillon-clocks";

@@ -34,9 +34,10 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
           + " from PageEntity p where p.shared = false order by p.siteId, p.address")
   List<PageName> names();
 
-  /** How many pages each site has, and when one was written last. */
+  /** How many pages each site has, how many of them are in work, and when one was written last. */
   @Query(
-      "select new goodbones.server.sites.PageCount(p.siteId, count(p), max(p.changed))"
+      "select new goodbones.server.sites.PageCount(p.siteId, count(p),"
+          + " sum(case when p.ready = true then 0L else 1L end), max(p.changed))"
           + " from PageEntity p where p.shared = false group by p.siteId")
   List<PageCount> counts();
 

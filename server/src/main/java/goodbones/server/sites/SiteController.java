@@ -37,9 +37,10 @@ class SiteController {
   /**
    * A client where all of them are seen.
    *
+   * @param inWork how many of its pages are not ready for visitors
    * @param home the id of its home page; empty if it has none
    */
-  record SiteCard(String id, String name, int pages, Instant changed, String home) {}
+  record SiteCard(String id, String name, int pages, int inWork, Instant changed, String home) {}
 
   /**
    * @param picture the id of the one that stands for it; empty for none
@@ -114,11 +115,12 @@ class SiteController {
         .map(
             site -> {
               PageCount count =
-                  counts.getOrDefault(site.id(), new PageCount(site.id(), 0, Instant.EPOCH));
+                  counts.getOrDefault(site.id(), new PageCount(site.id(), 0, 0, Instant.EPOCH));
               return new SiteCard(
                   site.id(),
                   site.name(),
                   (int) count.pages(),
+                  (int) count.inWork(),
                   count.changed(),
                   homes.getOrDefault(site.id(), ""));
             })
