@@ -116,7 +116,7 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
       </label>
       {marks.map(({ part, title, none, hint }) => (
         <div key={part} role="group" aria-label={title} className="flex items-center gap-4">
-          <span className="h-14 w-32 grid place-items-center bg-board outline outline-line overflow-hidden">
+          <span className="h-14 w-32 grid place-items-center bg-board border border-line overflow-hidden">
             {said[part] ? (
               <img
                 src={`/api/pictures/${said[part]}/file`}
@@ -128,7 +128,7 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
             )}
           </span>
           <span className="min-w-0">
-            <span className="flex gap-3">
+            <span className="flex items-baseline gap-3">
               <label className="text-verdigris font-medium cursor-pointer hover:underline focus-within:outline">
                 {said[part] ? `Another ${title.toLowerCase()}` : `Choose a ${title.toLowerCase()}`}
                 <input
