@@ -8,7 +8,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -19,22 +18,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 @ExtendWith(StepByStep.class)
 class ElementsTest extends WithDesigner {
-
-  private static void add(String name) {
-    press("a");
-    assertThat(designer.region("What to add")).isFocused();
-    page().keyboard().type(name);
-    press("Enter");
-    assertThat(
-            designer
-                .region("Ladder")
-                .getByRole(
-                    AriaRole.HEADING,
-                    new Locator.GetByRoleOptions()
-                        .setName(Pattern.compile("^" + name + "$", Pattern.CASE_INSENSITIVE))))
-        .isVisible();
-    designer.awaitSaved();
-  }
 
   private static Locator field() {
     return page().getByLabel("Icon", new Page.GetByLabelOptions().setExact(true));
@@ -57,7 +40,7 @@ class ElementsTest extends WithDesigner {
     designer.field("Title of the new page").fill("Signs");
     press("Enter");
     assertThat(designer.heading("Signs")).isVisible();
-    add("Icon");
+    add("icon", "Icon");
     field().click();
     sheet().getByLabel("Name of an icon").fill("anch");
     icon("Anchor").click();
@@ -129,7 +112,7 @@ class ElementsTest extends WithDesigner {
   @Test
   @Order(4)
   void aListTakesItsMarksFromASetting() {
-    add("Text");
+    add("text", "Text");
     press("Enter");
     page().keyboard().type("Spade");
     press("Enter");

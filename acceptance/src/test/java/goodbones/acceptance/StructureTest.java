@@ -29,27 +29,6 @@ class StructureTest extends WithDesigner {
     assertThat(page().getByText("Nothing stands here yet.")).isVisible();
   }
 
-  /** Adds something by typing its name; it is in hand afterwards. */
-  private static void add(String name, String kind) {
-    press("a");
-    assertThat(designer.region("What to add")).isFocused();
-    page().keyboard().type(name);
-    press("Enter");
-    inHand(kind);
-    designer.awaitSaved();
-  }
-
-  private static void inHand(String kind) {
-    assertThat(
-            designer
-                .region("Ladder")
-                .getByRole(
-                    AriaRole.HEADING,
-                    new Locator.GetByRoleOptions()
-                        .setName(Pattern.compile("^" + kind + "$", Pattern.CASE_INSENSITIVE))))
-        .isVisible();
-  }
-
   /** Writes over the words of the thing in hand, where they stand. */
   private static void write(String words) {
     press("Enter");

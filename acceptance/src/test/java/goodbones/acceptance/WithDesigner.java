@@ -6,6 +6,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 
@@ -41,6 +42,27 @@ abstract class WithDesigner {
     for (String key : keys) {
       page().keyboard().press(key);
     }
+  }
+
+  /** Adds something by typing its name; it is in hand afterwards. */
+  static void add(String name, String kind) {
+    press("a");
+    PlaywrightAssertions.assertThat(designer.region("What to add")).isFocused();
+    page().keyboard().type(name);
+    press("Enter");
+    inHand(kind);
+    designer.awaitSaved();
+  }
+
+  static void inHand(String kind) {
+    PlaywrightAssertions.assertThat(
+            designer
+                .region("Ladder")
+                .getByRole(
+                    AriaRole.HEADING,
+                    new Locator.GetByRoleOptions()
+                        .setName(Pattern.compile("^" + kind + "$", Pattern.CASE_INSENSITIVE))))
+        .isVisible();
   }
 
   /** Lets a frame lead, by its key, and waits until it does. */

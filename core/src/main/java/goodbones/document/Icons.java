@@ -30,9 +30,14 @@ public final class Icons {
    * @param solid the path data of what is filled; empty if it has no solid form
    */
   public record Icon(String name, List<String> outline, List<String> solid) {
+    /** Whether it is drawn solid: if that is wanted and there is such a form. */
+    public boolean isSolid(boolean wantsSolid) {
+      return wantsSolid && !solid.isEmpty();
+    }
+
     /** The form that is wanted, or the outline where there is no other. */
     public List<String> paths(boolean wantsSolid) {
-      return wantsSolid && !solid.isEmpty() ? solid : outline;
+      return isSolid(wantsSolid) ? solid : outline;
     }
   }
 

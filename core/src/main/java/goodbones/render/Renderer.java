@@ -5,7 +5,6 @@ import goodbones.document.Catalogue;
 import goodbones.document.Device;
 import goodbones.document.FamilyNames;
 import goodbones.document.FieldValue;
-import goodbones.document.Icons;
 import goodbones.document.Kind;
 import goodbones.document.Mark;
 import goodbones.document.Node;
@@ -38,10 +37,6 @@ import org.jspecify.annotations.Nullable;
  * share one class, on one page and over all pages of a site.
  */
 public final class Renderer {
-  private static final String OUTLINE =
-      " fill=\"none\" stroke=\"currentColor\" stroke-width=\""
-          + Icons.STROKE
-          + "\" stroke-linecap=\"round\" stroke-linejoin=\"round\"";
   private static final int NORMAL_WEIGHT = 400;
 
   /** Where the home page is, as a stored link. */
@@ -227,33 +222,15 @@ public final class Renderer {
     return left.toString().isBlank();
   }
 
-  /** What it means is said by the words beside it: it is no part of the accessibility tree. */
   private void icon(Node node) {
-    Optional<FieldValue.Icon> said =
-        Optional.ofNullable(node.content().get("icon"))
-            .filter(FieldValue.Icon.class::isInstance)
-            .map(FieldValue.Icon.class::cast);
-    List<String> paths =
-        said.flatMap(icon -> Icons.named(icon.name()).map(known -> known.paths(icon.solid())))
-            .orElse(List.of());
-    if (paths.isEmpty() && !surroundings.withIds()) {
-      return;
+    Optional<String> svg =
+        node.content().get("icon") instanceof FieldValue.Icon icon
+            ? IconSvg.of(icon)
+            : Optional.empty();
+    if (svg.isPresent() || surroundings.withIds()) {
+      open("div", node, Optional.empty(), "");
+      html.append(svg.orElse(IconSvg.NONE)).append("</div>");
     }
-    boolean filled =
-        said.filter(FieldValue.Icon::solid)
-            .flatMap(icon -> Icons.named(icon.name()))
-            .filter(known -> !known.solid().isEmpty())
-            .isPresent();
-    open("div", node, Optional.empty(), "");
-    html.append("<svg viewBox=\"0 0 ")
-        .append(Icons.SIDE)
-        .append(' ')
-        .append(Icons.SIDE)
-        .append("\" aria-hidden=\"true\"")
-        .append(filled ? " fill=\"currentColor\"" : OUTLINE)
-        .append('>');
-    paths.forEach(path -> html.append("<path d=\"").append(path).append("\"/>"));
-    html.append("</svg></div>");
   }
 
   private void logo(Node node) {

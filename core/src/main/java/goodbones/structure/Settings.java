@@ -177,7 +177,10 @@ public final class Settings {
     }
     if (edits.size() == 1) {
       throw Refused.at(
-          node, "Nothing in it can take the " + key.property().label().toLowerCase() + " over");
+          node,
+          "Nothing in it can take the "
+              + Catalogue.label(node.kind(), key.property()).toLowerCase()
+              + " over");
     }
     return new Edit.Group(edits);
   }

@@ -1,5 +1,6 @@
 package goodbones.document;
 
+import static goodbones.testing.Built.node;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
@@ -7,10 +8,6 @@ import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 
 class NodeTest {
-  private static Node node(String id, Kind kind, Node... children) {
-    return Node.of(NodeId.of(id), kind, id).withChildren(List.of(children));
-  }
-
   private static Predicate<Node> holds(String... ids) {
     return node -> List.of(ids).stream().anyMatch(id -> node.find(NodeId.of(id)).isPresent());
   }

@@ -19,6 +19,7 @@ class Starters {
   static List<Starter> all() {
     List<Starter> all = new ArrayList<>(Blocks.all());
     all.addAll(Openings.all());
+    all.addAll(Claims.all());
     all.addAll(Listed.all());
     all.add(Listed.voices());
     all.addAll(Said.all());
