@@ -182,7 +182,7 @@ function PagePicture({ siteId, picture, onChoose }: PictureProps) {
         )}
       </span>
       <span className="block text-[12.5px] text-soft">
-        It stands for the page in lists of pages.
+        It stands for the page in lists of pages and where it is shared.
       </span>
       {open && (
         <PicturePicker
