@@ -48,7 +48,20 @@ public final class Members {
         same = false;
       }
     }
-    return showing(node, at, same ? at : at.withChildren(seen));
+    return named(node, showing(node, at, same ? at : at.withChildren(seen)));
+  }
+
+  /**
+   * What a placement is called goes for what it shows; of several, what the outermost is called.
+   */
+  private static Node named(Node member, Node drawn) {
+    Node at = member;
+    while (at.kind().isMember() && at.name().isBlank() && !at.children().isEmpty()) {
+      at = at.children().get(0);
+    }
+    return at.name().equals(drawn.name()) || !at.kind().isMember()
+        ? drawn
+        : drawn.withName(at.name());
   }
 
   /** What stands in items shows the page that they name, the innermost first. */

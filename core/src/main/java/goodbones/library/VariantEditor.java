@@ -44,7 +44,7 @@ public final class VariantEditor {
     Placement layer = variant.layer();
     Placement placement =
         Placement.of(PIECE).withSettled(1).withChanges(layer.changes()).withOrder(layer.order());
-    return Node.placing(NodeId.of(variant.id()), variant.name(), PIECE).withPlacement(placement);
+    return Node.placing(NodeId.of(variant.id()), "", PIECE).withPlacement(placement);
   }
 
   /** Where the piece itself is found too, as that document places it. */

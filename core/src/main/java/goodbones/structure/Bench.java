@@ -128,6 +128,18 @@ public record Bench(
         .orElse(fresh);
   }
 
+  /**
+   * What takes the name of something that is shown: the document’s own placement, if it is the
+   * outermost thing that this shows.
+   */
+  public NodeId named(NodeId id) {
+    Optional<Node> at = shown.members().find(id.outer());
+    while (at.isPresent() && at.get().kind().isMember() && !at.get().children().isEmpty()) {
+      at = Optional.of(at.get().children().get(0));
+    }
+    return at.filter(node -> node.id().equals(id)).isPresent() ? id.outer() : id;
+  }
+
   /** A node as it is to be copied: as it is stored, what stands in it as a placement tied. */
   Node toCopy(Node node) {
     NodeId id = shown.outward(node.id());

@@ -151,7 +151,7 @@ public final class Keeping {
         Placements.mapped(copy.withOptions(copy.options().withOptional(false)), this::bound);
     // Where it is an optional part, it is one as a placement.
     Node placement =
-        Node.placing(bench.ids().get(), node.name(), pieceId)
+        Node.placing(bench.ids().get(), "", pieceId)
             .withOptions(Options.NONE.withOptional(copy.options().optional()))
             .withPlacement(Placement.of(pieceId).withSettled(1));
     return new Kept(

@@ -313,16 +313,17 @@ public final class Landing {
   public Edit unlink(NodeId id, boolean allTheWayDown) {
     Node member = placementAround(id);
     Node outermost = member.children().get(0);
-    Node shownThere = bench.need(Members.withoutMembers(outermost).id());
+    Node drawn = Members.withoutMembers(outermost);
+    Node shownThere = bench.need(drawn.id());
     Node parent = bench.needParent(shownThere);
     UnaryOperator<NodeId> ids = bench.derived(member.id());
     Node copy =
-        allTheWayDown
-            ? Members.withoutMembers(outermost).mapIds(ids)
-            : bench.lifting(outermost.id(), ids).lifted(outermost);
+        allTheWayDown ? drawn.mapIds(ids) : bench.lifting(outermost.id(), ids).lifted(outermost);
+    String name = shownThere.name();
+    Node called = name.equals(drawn.name()) ? copy : copy.withName(name);
     return new Edit.Group(
         List.of(
-            new Edit.Insert(parent.id(), parent.indexOf(shownThere.id()), copy),
+            new Edit.Insert(parent.id(), parent.indexOf(shownThere.id()), called),
             new Edit.Remove(member.id())));
   }
 
