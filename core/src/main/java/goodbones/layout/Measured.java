@@ -5,7 +5,10 @@ import goodbones.document.Node;
 /** What no arithmetic on styles can tell: the sizes of words and pictures. */
 public interface Measured {
   /** Where nothing was measured: words are as long as they have letters, pictures are 3 to 2. */
-  Measured GUESSED = new Guessed();
+  Measured GUESSED = new Guessed(9);
+
+  /** The same with letters half as wide again, to tell what depends on the length of words. */
+  Measured LONGER = new Guessed(13.5);
 
   /** The height of an element's words set in a border box of a given width, in px. */
   double height(Node element, double width);

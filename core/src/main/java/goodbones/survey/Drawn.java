@@ -25,6 +25,7 @@ final class Drawn {
   private final Node page;
   private final Cascade cascade;
   private final Map<Screen, Map<NodeId, Box>> boxes = new HashMap<>();
+  private final Map<Screen, Map<NodeId, Box>> longer = new HashMap<>();
 
   Drawn(Shown page, SiteFinishes look) {
     this.page = page.root();
@@ -60,6 +61,12 @@ final class Drawn {
   Map<NodeId, Box> boxes(Screen screen) {
     return boxes.computeIfAbsent(
         screen, one -> Arithmetic.boxes(page, cascade, one, Measured.GUESSED));
+  }
+
+  /** The same with words half as long again: what stands elsewhere is where words let it be. */
+  Map<NodeId, Box> boxesWithLongerWords(Screen screen) {
+    return longer.computeIfAbsent(
+        screen, one -> Arithmetic.boxes(page, cascade, one, Measured.LONGER));
   }
 
   Optional<Box> box(Node node, Device device) {

@@ -24,6 +24,7 @@ public final class SiteSurvey {
           new TargetsAreLargeEnough(),
           new PicturesAreSharp(),
           new LinesAreReadable(),
+          new EdgesLineUp(),
           new ValuesAreTokens(),
           new NothingIsWrappedInVain(),
           new PagesAreDescribed());

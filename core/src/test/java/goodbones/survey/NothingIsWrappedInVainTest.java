@@ -15,23 +15,16 @@ import goodbones.layout.Box;
 import goodbones.layout.Measured;
 import goodbones.layout.Screen;
 import goodbones.library.Shown;
-import goodbones.render.Pictured;
-import goodbones.site.Details;
-import goodbones.site.Links;
-import goodbones.site.PageTree;
 import goodbones.style.Cascade;
-import goodbones.style.SiteFinishes;
 import goodbones.testing.CataloguePages;
-import goodbones.testing.HouseFinishes;
+import goodbones.testing.Surveyed;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class NothingIsWrappedInVainTest {
-  private static final SiteFinishes LOOK = new SiteFinishes(HouseFinishes.house(), Map.of());
   private static final int PAGES = 100;
 
   private int next;
@@ -53,21 +46,16 @@ class NothingIsWrappedInVainTest {
 
   private static Map<NodeId, Box> boxes(Node page, Device device) {
     return Arithmetic.boxes(
-        page, new Cascade(page, Shown.of(page), LOOK), Screen.of(device), Measured.GUESSED);
+        page,
+        new Cascade(page, Shown.of(page), Surveyed.LOOK),
+        Screen.of(device),
+        Measured.GUESSED);
   }
 
   @Test
   void withoutWhatIsFoundEverythingStandsWhereItStood() {
     Random random = new Random(5);
-    SurveyedSite site =
-        new SurveyedSite(
-            new Links(new PageTree(List.of()), Details.NONE, Map.of(), Map.of()),
-            Set.of(),
-            Set.of(),
-            false,
-            false,
-            LOOK,
-            Pictured.at(id -> id));
+    SurveyedSite site = Surveyed.site();
     int found = 0;
     for (int i = 0; i < PAGES; i++) {
       Node page = wrapped(new CataloguePages(random, 5 + i % 16).page(40), random);
