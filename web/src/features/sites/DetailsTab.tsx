@@ -1,19 +1,18 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
 import { answer, api, Problem, uploadPicture, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { KeepLine, useKeep } from '../../ui/Keep';
 import { Failed, Loading } from '../../ui/States';
+import { lines } from './clientLines';
+import { useDetails } from './useSites';
 
 type Details = Schemas['DetailsView'];
 
 /** What is known of a client, written once and right on every page. */
 export function DetailsTab({ siteId }: { siteId: string }) {
-  const details = useQuery({
-    queryKey: ['details', siteId],
-    queryFn: () => answer(api.GET('/api/sites/{id}/details', { params: { path: { id: siteId } } })),
-  });
+  const details = useDetails(siteId);
   const [kept, setKept] = useState<number>();
   if (details.error) return <Failed error={details.error} retry={() => void details.refetch()} />;
   if (!details.data) return <Loading what="the details" />;
@@ -28,13 +27,6 @@ export function DetailsTab({ siteId }: { siteId: string }) {
     />
   );
 }
-
-const lines = [
-  { key: 'phone', title: 'Phone', rows: 1, hint: 'As visitors are to read it' },
-  { key: 'mail', title: 'Mail', rows: 1, hint: '' },
-  { key: 'address', title: 'Address', rows: 4, hint: '' },
-  { key: 'hours', title: 'Opening hours', rows: 4, hint: 'One line for each' },
-] as const;
 
 const marks = [
   { part: 'logo', title: 'Logo', none: 'No logo yet', hint: 'In headers, and it leads home' },
@@ -56,6 +48,7 @@ type FormProps = {
 
 function Form({ siteId, details, kept, onKept }: FormProps) {
   const queries = useQueryClient();
+  const id = useId();
   const [said, setSaid] = useState(details);
   const set = (part: Partial<Details>) => {
     setSaid({ ...said, ...part });
@@ -173,6 +166,8 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
         <label key={key}>
           <span className="font-medium">{title}</span>
           <textarea
+            aria-label={title}
+            aria-describedby={hint ? `${id}${key}` : undefined}
             rows={rows}
             className={`${inputClass} mt-0.5 resize-none`}
             value={said[key]}
@@ -181,7 +176,11 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
               set({ [key]: rows === 1 ? e.target.value.replace(/\n/g, ' ') : e.target.value });
             }}
           />
-          {hint && <span className="block text-[12.5px] text-soft">{hint}</span>}
+          {hint && (
+            <span id={`${id}${key}`} className="block text-[12.5px] text-soft">
+              {hint}
+            </span>
+          )}
         </label>
       ))}
       <fieldset className="col-span-2">

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
@@ -44,7 +45,12 @@ type EditorProps = {
 function Editor({ siteId, menus, kept, onKept }: EditorProps) {
   const queries = useQueryClient();
   const first = menus.menus.map(({ name, items }): Drafted => ({ name, lines: flat(items) }));
-  const [drafts, setDrafts] = useState<readonly Drafted[]>(first);
+  const missed = useSearchParams()[0].get('menu') ?? '';
+  const [drafts, setDrafts] = useState<readonly Drafted[]>(
+    missed === '' || first.some(({ name }) => name === missed)
+      ? first
+      : [...first, { name: missed, lines: [] }],
+  );
   const changed = JSON.stringify(drafts) !== JSON.stringify(first);
   const set = (at: number, part: Partial<Drafted>) => {
     setDrafts(drafts.map((menu, i) => (i === at ? { ...menu, ...part } : menu)));

@@ -25,6 +25,7 @@ const tabs = [
 export function SiteScreen() {
   const { siteId = '' } = useParams();
   const [search, setSearch] = useSearchParams();
+  const from = search.get('from') ?? '';
   const site = useSite(siteId);
   const [starting, setStarting] = useState(false);
   const tab = tabs.find(({ key }) => key === search.get('tab'))?.key ?? '';
@@ -46,6 +47,11 @@ export function SiteScreen() {
           <div className="mr-auto min-w-0">
             <h1 className="text-2xl truncate">{name}</h1>
           </div>
+          {from.startsWith('/sites/') && (
+            <Link to={from} className="text-verdigris font-medium hover:underline pb-1.5">
+              Back to where it is missed
+            </Link>
+          )}
           <Publishing siteId={siteId} name={name} />
         </div>
         <nav aria-label="Of this site" className="flex gap-6 mt-2">

@@ -31,12 +31,17 @@ export function SurveyTab({ siteId }: { siteId: string }) {
           <header className="flex items-baseline gap-3 border-b border-ink pb-1">
             <h2 className="text-[16px]">{rule.title}</h2>
             <span className="text-ochre">{count(rule.findings.length, 'finding')}</span>
-            <MendAll siteId={siteId} rule={rule} />
+            {mendWords(rule) !== '' && (
+              <Mend siteId={siteId} rule={rule.word} words={mendWords(rule)} />
+            )}
             <span className="ml-auto text-[12.5px] text-soft">{rule.source}</span>
           </header>
           <ul>
             {rule.findings.map((finding, i) => (
-              <li key={i} className="border-b border-hair">
+              <li
+                key={i}
+                className="border-b border-hair flex items-baseline gap-4 hover:bg-sheet text-[13.5px]"
+              >
                 <Link
                   to={
                     rule.word === 'description'
@@ -45,7 +50,7 @@ export function SurveyTab({ siteId }: { siteId: string }) {
                           finding.node ? `&node=${encodeURIComponent(finding.node)}` : ''
                         }`
                   }
-                  className="grid grid-cols-[170px_190px_minmax(0,1fr)] gap-4 py-1.5 hover:bg-sheet text-[13.5px]"
+                  className="flex-1 grid grid-cols-[170px_190px_minmax(0,1fr)] gap-4 py-1.5"
                 >
                   <span className="truncate font-medium">
                     {finding.documentTitle}
@@ -56,6 +61,9 @@ export function SurveyTab({ siteId }: { siteId: string }) {
                   </span>
                   <span>{finding.message}</span>
                 </Link>
+                {finding.mendable && rule.findings.length > 1 && (
+                  <Mend siteId={siteId} rule={rule.word} at={finding} words="Mend it" />
+                )}
               </li>
             ))}
           </ul>
@@ -94,18 +102,24 @@ function useMendedOthers(siteId: string) {
   };
 }
 
-/** Mends all that needs no choice, each page in one edit. */
-function MendAll({ siteId, rule }: { siteId: string; rule: Rule }) {
+type MendProps = {
+  siteId: string;
+  rule: string;
+  /** What is mended alone; without it all that needs no choice is, each page in one edit. */
+  at?: Schemas['FindingView'];
+  words: string;
+};
+
+function Mend({ siteId, rule, at, words }: MendProps) {
   const [busy, setBusy] = useState(false);
   const others = useMendedOthers(siteId);
-  const n = rule.findings.filter(({ mendable }) => mendable).length;
   const { problem, keep } = useKeep(async () => {
-    const path = { id: siteId, rule: rule.word };
-    await others(
-      await answer(api.POST('/api/sites/{id}/survey/{rule}/mend', { params: { path } })),
-    );
+    const params = {
+      path: { id: siteId, rule },
+      query: at ? { document: at.document, node: at.node } : {},
+    };
+    await others(await answer(api.POST('/api/sites/{id}/survey/{rule}/mend', { params })));
   });
-  if (n === 0) return null;
   return (
     <>
       <Button
@@ -118,12 +132,7 @@ function MendAll({ siteId, rule }: { siteId: string; rule: Rule }) {
           });
         }}
       >
-        Mend{' '}
-        {n === rule.findings.length
-          ? n === 1
-            ? 'it'
-            : `all ${String(n)}`
-          : `${String(n)} of them`}
+        {words}
       </Button>
       {problem && (
         <span role="alert" className="text-brick">
@@ -132,6 +141,14 @@ function MendAll({ siteId, rule }: { siteId: string; rule: Rule }) {
       )}
     </>
   );
+}
+
+/** How the mending of all that needs no choice is called; empty if nothing is like that. */
+function mendWords({ findings }: Rule): string {
+  const n = findings.filter(({ mendable }) => mendable).length;
+  if (n === 0) return '';
+  if (n < findings.length) return `Mend ${String(n)} of them`;
+  return n === 1 ? 'Mend it' : `Mend all ${String(n)}`;
 }
 
 /** Says what was mended, and takes it back in one go. */

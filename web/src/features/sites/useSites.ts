@@ -17,6 +17,14 @@ export function useSite(siteId: string) {
   });
 }
 
+/** What is known of a client. */
+export function useDetails(siteId: string) {
+  return useQuery({
+    queryKey: ['details', siteId],
+    queryFn: () => answer(api.GET('/api/sites/{id}/details', { params: { path: { id: siteId } } })),
+  });
+}
+
 /** The regions around the content of a page. */
 export function useRegions() {
   return useQuery({

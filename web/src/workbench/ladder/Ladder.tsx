@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Failed, Mark } from '../../ui/States';
 import type { DeviceKey } from '../engine/devices';
 import { FieldRow } from './FieldRow';
+import { Found } from './Found';
 import { itemAround } from '../engine/items';
 import { levelOf, lineClass } from '../engine/levels';
 import { ListPanel } from './ListPanel';
@@ -11,7 +12,14 @@ import { States } from './StateChoice';
 import { LocalChanges } from './LocalChanges';
 import { PlacementChoices } from './PlacementChoices';
 import type { Problem } from '../../api/client';
-import type { AskedEdit, NodeView, PlacementView, Source, WorkbenchView } from '../engine/source';
+import type {
+  AskedEdit,
+  FindingHere,
+  NodeView,
+  PlacementView,
+  Source,
+  WorkbenchView,
+} from '../engine/source';
 import { Structure } from './Structure';
 import { StyleGroups } from './StyleGroups';
 import { summary } from './summary';
@@ -28,7 +36,7 @@ type Props = {
   /** What else is in hand; settings are made for all of it. */
   also: readonly NodeView[];
   /** What the survey finds about the thing in hand. */
-  found: readonly string[];
+  found: readonly FindingHere[];
   device: DeviceKey;
   placement: PlacementView | undefined;
   inPiece: boolean;
@@ -147,13 +155,13 @@ export function Ladder(props: Props) {
                 : outer[outer.length - 1]?.note || (node.title === node.kind ? '' : node.title)}
             </span>
           </div>
-          {props.found.map((message) => (
-            <p
-              key={message}
-              className="border-l-[3px] border-brick pl-2.5 mb-2 text-brick text-[12.5px]"
-            >
-              {message}
-            </p>
+          {props.found.map((finding) => (
+            <Found
+              key={`${finding.rule} ${finding.message}`}
+              finding={finding}
+              source={source}
+              site={view.siteId}
+            />
           ))}
           {!ladder && <p className="text-soft">Fetching its settings…</p>}
           {also.length === 0 && (

@@ -4,8 +4,13 @@ import { count, names, reachWords } from '../../ui/count';
 import { Button } from '../../ui/Button';
 import { Mark } from '../../ui/States';
 import type { DeviceKey } from '../engine/devices';
-import type { AskedEdit, NodeView, PlacementView, WorkbenchView } from '../engine/source';
-import type { FindingHere } from './useFindings';
+import type {
+  AskedEdit,
+  FindingHere,
+  NodeView,
+  PlacementView,
+  WorkbenchView,
+} from '../engine/source';
 
 type Props = {
   view: WorkbenchView;

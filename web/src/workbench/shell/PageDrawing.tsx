@@ -9,9 +9,8 @@ import { boxOf } from '../canvas/geometry';
 import { LandingMark } from '../canvas/LandingMark';
 import type { Canvas, Drawing } from '../engine/drawing';
 import { LiveFrame } from '../canvas/LiveFrame';
-import type { NodeView, PlacementView } from '../engine/source';
+import type { NodeView, PlacementView, FindingHere } from '../engine/source';
 import type { Tree } from '../engine/tree';
-import type { FindingHere } from './useFindings';
 
 const DRAWN_WIDTH = 142;
 const PAGE_WIDTH = 1280;

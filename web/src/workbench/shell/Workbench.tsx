@@ -468,7 +468,7 @@ function Bench(props: BenchProps) {
             onAlone={setAlone}
             node={inHand}
             also={others}
-            found={surveyed.flatMap((f) => (f.node === inHand.id ? f.message : []))}
+            found={surveyed.filter((finding) => finding.node === inHand.id)}
             device={lead}
             placement={placement}
             inPiece={!isPage}

@@ -1,14 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { answer, api } from '../../api/client';
-import type { WorkbenchView } from '../engine/source';
-
-/** Something that the survey finds on the page that is worked on. */
-export type FindingHere = {
-  /** The node that it is about; empty for the page as a whole. */
-  node: string;
-  message: string;
-};
+import type { FindingHere, WorkbenchView } from '../engine/source';
 
 /** What only stands in is counted by itself. */
 const COUNTED_BY_ITSELF = 'stand-ins';
@@ -29,9 +22,8 @@ export function useFindings(view: WorkbenchView): readonly FindingHere[] {
     () =>
       rules
         ?.filter((rule) => rule.word !== COUNTED_BY_ITSELF)
-        .flatMap((rule) => rule.findings)
-        .filter((finding) => finding.document === view.id)
-        .map(({ node, message }) => ({ node, message })) ?? none,
+        .flatMap((rule) => rule.findings.map((finding) => ({ ...finding, rule: rule.word })))
+        .filter((finding) => finding.document === view.id) ?? none,
     [rules, view.id],
   );
 }

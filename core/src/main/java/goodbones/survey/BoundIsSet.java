@@ -20,25 +20,26 @@ final class BoundIsSet extends SurveyRule {
       for (Mark mark : SurveyedDocument.marks(node, Mark.Type.BOUND)) {
         Bound.ofWord(mark.value())
             .filter(what -> !what.isOfItem() && !site.bound().contains(what))
-            .ifPresent(what -> findings.add(unset(document, node, what.title())));
+            .ifPresent(what -> findings.add(unset(document, node, what.title(), what.word())));
       }
       switch (node.kind()) {
         case MENU -> {
           if (node.content().get("menu") instanceof FieldValue.Menu menu
               && !site.menus().contains(menu.name())) {
             findings.add(
-                document.at(
-                    node, "The menu “" + menu.name() + "” has no links: add some under Menus"));
+                document
+                    .at(node, "The menu “" + menu.name() + "” has no links: add some under Menus")
+                    .untilSet("menu:" + menu.name()));
           }
         }
         case LOGO -> {
           if (!site.hasLogo()) {
-            findings.add(unset(document, node, "Logo"));
+            findings.add(unset(document, node, "Logo", "logo"));
           }
         }
         case SOCIAL -> {
           if (!site.hasSocial()) {
-            findings.add(unset(document, node, "Social links"));
+            findings.add(unset(document, node, "Social links", "social"));
           }
         }
         default -> {
@@ -49,8 +50,11 @@ final class BoundIsSet extends SurveyRule {
     return findings;
   }
 
-  private static Finding unset(SurveyedDocument document, Node node, String what) {
-    return document.at(
-        node, what + ": not set, and left out where it is published; set it under Client details");
+  private static Finding unset(SurveyedDocument document, Node node, String what, String word) {
+    return document
+        .at(
+            node,
+            what + ": not set, and left out where it is published; set it under Client details")
+        .untilSet(word);
   }
 }

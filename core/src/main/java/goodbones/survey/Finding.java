@@ -11,13 +11,26 @@ import java.util.Optional;
  * @param node where it stands there; empty if it concerns the document as a whole
  * @param message what is wrong and how to mend it
  * @param mend an edit of the document that mends it; empty where a person must choose
+ * @param unset the word of what of the client is to be set for it ({@code phone}, {@code logo},
+ *     {@code menu:Main}); empty where it is something else
  */
-public record Finding(String document, Optional<NodeId> node, String message, Optional<Edit> mend) {
+public record Finding(
+    String document, Optional<NodeId> node, String message, Optional<Edit> mend, String unset) {
   Finding(String document, Optional<NodeId> node, String message) {
-    this(document, node, message, Optional.empty());
+    this(document, node, message, Optional.empty(), "");
+  }
+
+  /** Whether it was found there; what is empty is not asked. */
+  public boolean isAt(String inDocument, String atNode) {
+    return (inDocument.isEmpty() || document.equals(inDocument))
+        && (atNode.isEmpty() || node.filter(id -> id.value().equals(atNode)).isPresent());
   }
 
   Finding mendedBy(Edit edit) {
-    return new Finding(document, node, message, Optional.of(edit));
+    return new Finding(document, node, message, Optional.of(edit), unset);
+  }
+
+  Finding untilSet(String what) {
+    return new Finding(document, node, message, mend, what);
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.server.survey.FullSurvey;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -135,6 +136,16 @@ class SurveyApiTest {
     assertThat(findings(site, "phone-text"))
         .hasSize(before + 4)
         .allMatch(finding -> finding.path("mendable").asBoolean());
+    JsonNode first = findings(site, "phone-text").get(0);
+    String alone = "/api/sites/" + site + "/survey/phone-text/mend?document=%s&node=%s";
+    String at = first.path("document").asString();
+    JsonNode one = api.write(alone.formatted(at, first.path("node").asString()), Map.of()).body();
+    assertThat(one.valueStream().map(each -> each.path("document").asString())).containsExactly(at);
+    assertThat(findings(site, "phone-text")).hasSize(before + 3).doesNotContain(first);
+    assertThat(api.write(alone.formatted(at, "nobody"), Map.of()).body()).isEmpty();
+    assertThat(api.write(alone.formatted("nowhere", ""), Map.of()).body()).isEmpty();
+    api.write("/api/pages/" + at + "/undo", Map.of("version", one.get(0).path("version").asLong()));
+    assertThat(findings(site, "phone-text")).hasSize(before + 4);
     String found = FullSurvey.remembered(beans, site);
     JsonNode mended = api.write("/api/sites/" + site + "/survey/phone-text/mend", Map.of()).body();
     assertThat(mended.valueStream().map(each -> each.path("document").asString()))
@@ -185,5 +196,32 @@ class SurveyApiTest {
     assertThat(ofPages).as("page by page").containsExactlyInAnyOrderElementsOf(ofSite);
     assertThat(api.read("/api/pages/nowhere/survey").status()).isEqualTo(404);
     assertThat(told).as("the edits come to something").hasSizeGreaterThan(8);
+  }
+
+  @Test
+  void whatIsNotSetIsNamedSoThatItCanBeSetFromWhereItIsMissed() {
+    String site = "saltmarsh-ferries";
+    assertThat(unset(site)).doesNotContain("phone");
+    for (String phone : List.of("", "01632 960 338")) {
+      JsonNode said = api.read("/api/sites/" + site + "/details").body();
+      Map<String, Object> other = new HashMap<>();
+      said.properties().forEach(each -> other.put(each.getKey(), each.getValue()));
+      other.put("phone", phone);
+      assertThat(api.put("/api/sites/" + site + "/details", other).status()).isEqualTo(200);
+      assertThat(unset(site).contains("phone")).isEqualTo(phone.isEmpty());
+    }
+  }
+
+  private List<String> unset(String site) {
+    return findings(site, "bound").stream()
+        .map(finding -> finding.path("unset").asString())
+        .toList();
+  }
+
+  @Test
+  void theEdgesOfEverySiteStandOnOneLine() {
+    for (JsonNode site : api.read("/api/sites").body()) {
+      assertThat(findings(site.path("id").asString(), "edges")).isEmpty();
+    }
   }
 }

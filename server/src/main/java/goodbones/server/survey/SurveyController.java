@@ -20,6 +20,8 @@ class SurveyController {
    * @param shared whether that is a shared part
    * @param node where it stands there; empty if it concerns the document as a whole
    * @param mendable whether it can be mended without a choice
+   * @param unset the word of what of the client is to be set for it, such as {@code phone} or
+   *     {@code menu:Main}; empty where it is something else
    */
   record FindingView(
       String document,
@@ -28,7 +30,8 @@ class SurveyController {
       String node,
       String nodeTitle,
       String message,
-      boolean mendable) {}
+      boolean mendable,
+      String unset) {}
 
   /**
    * @param source where it is written what the rule asks for

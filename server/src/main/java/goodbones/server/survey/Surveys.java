@@ -128,23 +128,32 @@ public class Surveys {
   }
 
   /**
-   * What mends all that a rule finds on a site, as far as that needs no choice.
+   * What mends what a rule finds on a site, as far as that needs no choice.
    *
+   * @param document the page or shared part to be mended alone; empty for all
+   * @param node the thing in it to be mended alone; empty for all
    * @return one edit for each page or shared part that it is made in, by its id
    */
   @Transactional(readOnly = true)
-  public Map<String, Edit> mends(String siteId, String rule) {
+  public Map<String, Edit> mends(String siteId, String rule, String document, String node) {
     Survey survey = survey(siteId);
-    survey.tree.all().forEach(page -> survey.lookAt(page.id()));
+    if (document.isEmpty()) {
+      survey.tree.all().forEach(page -> survey.lookAt(page.id()));
+    } else if (survey.infos.containsKey(document)) {
+      survey.lookAt(document);
+    }
     Map<String, List<Edit>> mends = new LinkedHashMap<>();
     for (Finding finding : survey.found.getOrDefault(rule, Set.of())) {
+      if (!finding.isAt(document, node)) {
+        continue;
+      }
       finding
           .mend()
           .ifPresent(
               edit -> mends.computeIfAbsent(finding.document(), id -> new ArrayList<>()).add(edit));
     }
     Map<String, Edit> edits = new LinkedHashMap<>();
-    mends.forEach((document, all) -> edits.put(document, new Edit.Group(all)));
+    mends.forEach((place, all) -> edits.put(place, new Edit.Group(all)));
     return edits;
   }
 
@@ -320,7 +329,8 @@ public class Surveys {
           finding.node().map(node -> node.value()).orElse(""),
           title,
           finding.message(),
-          finding.mend().isPresent());
+          finding.mend().isPresent(),
+          finding.unset());
     }
   }
 }

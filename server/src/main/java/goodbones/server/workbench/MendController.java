@@ -11,6 +11,7 @@ import java.util.List;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Mends what the survey finds. */
@@ -30,9 +31,19 @@ class MendController {
   /** A page or shared part that was mended, and its version since, by which it can be undone. */
   record Mended(String document, String title, long version) {}
 
-  /** Mends all that a rule finds and that needs no choice: one edit in each page or shared part. */
+  /**
+   * Mends what a rule finds and what needs no choice: one edit in each page or shared part.
+   *
+   * @param document the page or shared part to be mended alone; empty for all
+   * @param node the thing in it to be mended alone; empty for all
+   */
   @PostMapping("/{rule}/mend")
-  List<Mended> mend(@PathVariable String id, @PathVariable String rule, Principal who) {
+  List<Mended> mend(
+      @PathVariable String id,
+      @PathVariable String rule,
+      @RequestParam(defaultValue = "") String document,
+      @RequestParam(defaultValue = "") String node,
+      Principal who) {
     SurveyRule known =
         SiteSurvey.RULES.stream()
             .filter(each -> each.word().equals(rule))
@@ -41,15 +52,15 @@ class MendController {
                 () -> new BadInput("rule", "“" + rule + "” is no rule of the survey; choose one"));
     List<Mended> mended = new ArrayList<>();
     surveys
-        .mends(id, known.word())
+        .mends(id, known.word(), document, node)
         .forEach(
-            (document, edit) ->
+            (place, edit) ->
                 mended.add(
                     new Mended(
-                        document,
-                        sites.pageTitle(document),
+                        place,
+                        sites.pageTitle(place),
                         workbenches.made(
-                            Workbenches.Which.page(document),
+                            Workbenches.Which.page(place),
                             edit,
                             "mend: " + known.title().toLowerCase(java.util.Locale.ROOT),
                             who.getName()))));
