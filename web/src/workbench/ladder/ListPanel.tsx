@@ -134,7 +134,10 @@ function ShownPages({ list, site, onEdit }: ShownProps) {
         <PagesSheet
           site={site}
           shown={list.items.map(({ page }) => page).filter((page) => page !== '')}
-          onChoose={(pages) => onEdit({ type: 'SHOW_PAGES', node: list.node, pages: [...pages] })}
+          lot={list.lot}
+          onChoose={(pages, lot) =>
+            onEdit({ type: 'SHOW_PAGES', node: list.node, pages: [...pages], lot })
+          }
           onClose={() => {
             setOpen(false);
           }}

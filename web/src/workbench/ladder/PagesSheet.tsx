@@ -5,13 +5,15 @@ import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
-import { lots, stepped, toggled, withLot } from './shownPages';
+import { byTitle, lots, stepped, toggled, withLot } from './shownPages';
 
 type Props = {
   site: string;
   /** The pages that the list shows now, in their order. */
   shown: readonly string[];
-  onChoose: (pages: readonly string[]) => Promise<Problem | undefined>;
+  /** What it is to show all of; empty if it is to show what was chosen. */
+  lot: string;
+  onChoose: (pages: readonly string[], lot: string) => Promise<Problem | undefined>;
   onClose: () => void;
 };
 
@@ -30,13 +32,21 @@ export function PagesSheet(props: Props) {
   );
 }
 
-function Choice({ pages, shown, onChoose, onClose }: Props & { pages: readonly SitePage[] }) {
+function Choice({
+  pages,
+  shown,
+  lot: followed,
+  onChoose,
+  onClose,
+}: Props & { pages: readonly SitePage[] }) {
   const kinds = usePageKinds();
   const [chosen, setChosen] = useState(shown.filter((id) => pages.some((page) => page.id === id)));
+  const [lot, setLot] = useState(followed);
   const [problem, setProblem] = useState('');
+  const offered = lots(pages, kinds.data ?? []);
   const title = (id: string) => pages.find((page) => page.id === id)?.title ?? id;
   const keep = async () => {
-    const failed = await onChoose(chosen);
+    const failed = await onChoose(chosen, lot);
     if (failed) setProblem(failed.message);
     else onClose();
   };
@@ -103,19 +113,44 @@ function Choice({ pages, shown, onChoose, onClose }: Props & { pages: readonly S
         </section>
       </div>
       <p className="flex flex-wrap gap-x-4 mt-2 text-[13px]">
-        {lots(pages, kinds.data ?? []).map((lot) => (
-          <button
-            key={lot.title}
-            type="button"
-            className="text-verdigris hover:underline"
+        {offered.map((each) => (
+          <Button
+            key={each.link}
+            look="quiet"
             onClick={() => {
-              setChosen([...withLot(chosen, lot)]);
+              setChosen([...withLot(chosen, each)]);
+              setLot(each.link);
             }}
           >
-            All {lot.pages.length} {lot.title}
-          </button>
+            All {each.pages.length} {each.title}
+          </Button>
         ))}
+        {chosen.length > 1 && (
+          <Button
+            look="quiet"
+            className="ml-auto"
+            onClick={() => {
+              setChosen([...byTitle(chosen, pages)]);
+            }}
+          >
+            In the order of their titles
+          </Button>
+        )}
       </p>
+      {lot !== '' && (
+        <p className="mt-2 text-[13px]">
+          It is to show all {offered.find(({ link }) => link === lot)?.title ?? 'of a kind'}: where
+          one is missing, the survey says so.{' '}
+          <Button
+            look="quiet"
+            onClick={() => {
+              setLot('');
+            }}
+          >
+            Only what is chosen
+          </Button>
+        </p>
+      )}
       {problem && (
         <p role="alert" className="text-brick mt-2">
           {problem}

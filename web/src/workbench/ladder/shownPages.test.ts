@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lots, stepped, toggled, withLot } from './shownPages';
+import { byTitle, lots, stepped, toggled, withLot } from './shownPages';
 
 const pages = [
   { id: 'home', title: 'Home', kind: 'home', parent: '' },
@@ -18,15 +18,19 @@ const kinds = [
 describe('the pages of a list', () => {
   it('are chosen by kind and by what they are filed under, where that is more than one', () => {
     expect(lots(pages, kinds)).toEqual([
-      { title: 'of the kind one service', pages: ['a', 'b'] },
-      { title: 'under Services', pages: ['a', 'b'] },
+      { link: 'role:service', title: 'of the kind one service', pages: ['a', 'b'] },
+      { link: 'page:services', title: 'under Services', pages: ['a', 'b'] },
     ]);
   });
 
   it('are added at the end and taken out again', () => {
     expect(toggled(['a'], 'b')).toEqual(['a', 'b']);
     expect(toggled(['a', 'b'], 'a')).toEqual(['b']);
-    expect(withLot(['c', 'b'], { title: '', pages: ['a', 'b'] })).toEqual(['c', 'b', 'a']);
+    expect(withLot(['c', 'b'], { pages: ['a', 'b'] })).toEqual(['c', 'b', 'a']);
+  });
+
+  it('are put in the order of their titles', () => {
+    expect(byTitle(['c', 'services', 'a'], pages)).toEqual(['a', 'c', 'services']);
   });
 
   it('go one place up or down, and stay at the ends', () => {

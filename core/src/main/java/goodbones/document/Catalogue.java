@@ -167,7 +167,7 @@ public final class Catalogue {
         Set.of());
     add(
         Kind.PATTERN,
-        List.of(),
+        List.of(new Field(PageShown.LOT, "Pages to show", Field.Type.PAGES, true, 2000)),
         union(ELEMENTS, EnumSet.of(Kind.ROW, Kind.COLUMN, Kind.BOX, Kind.PLACEMENT)),
         Set.of());
   }

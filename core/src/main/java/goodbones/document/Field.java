@@ -24,6 +24,8 @@ public record Field(String key, String label, Type type, boolean slot, int limit
     PICTURE(FieldValue.Picture.class),
     LINK(FieldValue.Link.class),
     PAGE(FieldValue.Link.class),
+    /** All pages filed under one, or of a kind. */
+    PAGES(FieldValue.Link.class),
     LEVEL(FieldValue.Level.class),
     MENU(FieldValue.Menu.class),
     ICON(FieldValue.Icon.class);
@@ -69,7 +71,9 @@ public record Field(String key, String label, Type type, boolean slot, int limit
     String target = ((FieldValue.Link) value).target();
     return type == Type.PAGE && !target.startsWith(PageShown.PAGE)
         ? Optional.of("An item shows a page of the site: choose one of them")
-        : linkFault(target);
+        : type == Type.PAGES && !PageShown.isLot(target)
+            ? Optional.of("A list is to show what is filed under a page, or all pages of a kind")
+            : linkFault(target);
   }
 
   /** Whether something may be linked to: a page or section of the site, or outside, mail, phone. */

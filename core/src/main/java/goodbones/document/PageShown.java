@@ -32,6 +32,13 @@ public final class PageShown {
   /** Before the id of a page: a link to it, or the picture that stands for it. */
   public static final String PAGE = "page:";
 
+  /**
+   * The content field in which a list says, on its pattern, what it is to show all of: what is
+   * filed under a page, {@code page:ID}, or all pages of a kind, {@code role:KIND}.
+   */
+  public static final String LOT = "pages";
+
+  private static final String KIND = "role:";
   private static final String TITLE = "title:";
   private static final String SUMMARY = "summary:";
 
@@ -47,6 +54,17 @@ public final class PageShown {
             && link.target().startsWith(PAGE)
         ? Optional.of(link.target().substring(PAGE.length()))
         : Optional.empty();
+  }
+
+  /** What a list is to show all of; empty if it is to show what was chosen. */
+  public static String lot(Node list) {
+    return list.isList() && list.children().get(0).content().get(LOT) instanceof FieldValue.Link lot
+        ? lot.target()
+        : "";
+  }
+
+  static boolean isLot(String target) {
+    return target.startsWith(PAGE) || target.startsWith(KIND);
   }
 
   /** What words follow, if that is something of a certain page. */

@@ -2,6 +2,8 @@ package goodbones.site;
 
 import goodbones.document.PageShown;
 import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -64,6 +66,27 @@ public final class Links {
           .or(() -> ledOn(former.getOrDefault(address, "")));
     }
     return Optional.empty();
+  }
+
+  /**
+   * All pages that a list is to show.
+   *
+   * @param lot {@code page:ID} for what is filed under a page, {@code role:KIND} for a kind
+   * @return in the order of the site; empty if that page or kind is not there
+   */
+  public List<SitePage> lot(String lot) {
+    return lot.startsWith(PAGE)
+        ? ledOn(lot.substring(PAGE.length())).map(page -> tree.below(page.id())).orElse(List.of())
+        : tree.all().stream().filter(page -> lot.equals(ROLE + page.kind().word())).toList();
+  }
+
+  /** What a lot is called in a sentence, such as “filed under Kites”. */
+  public String lotTitle(String lot) {
+    return lot.startsWith(PAGE)
+        ? "filed under “" + page(lot).map(SitePage::title).orElse("a page that is gone") + "”"
+        : "of the kind “"
+            + PageKind.ofWord(lot.substring(ROLE.length())).title().toLowerCase(Locale.ROOT)
+            + "”";
   }
 
   /** Whether a link of a menu leads to a page. */

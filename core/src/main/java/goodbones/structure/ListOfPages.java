@@ -27,11 +27,13 @@ public final class ListOfPages {
    * as it is, with all that was changed in it; all others go.
    *
    * @param id the list, or something in one of its items
+   * @param lot what it is to show all of, see {@link PageShown#LOT}, so that what is missing is
+   *     noticed; empty if it is to show just these
    * @param pages ids of pages, in the order in which they are to be shown; what comes twice is
    *     shown once
    * @throws Refused if it stands in no list, that is no placement's, or no page is asked for
    */
-  public Edit of(NodeId id, List<String> pages) {
+  public Edit of(NodeId id, List<String> pages, String lot) {
     Node list = around(id);
     boolean ownList = bench.stored().find(list.id()).isPresent();
     if (ownList || bench.stored().kind() != Kind.PAGE) {
@@ -73,6 +75,13 @@ public final class ListOfPages {
     if (list.kind() == Kind.ROW && index != list.children().size() - 1) {
       RowEdits.requireRoom(list, index);
       edits.addAll(RowEdits.equally(bench.need(list.id())));
+    }
+    if (!PageShown.lot(list).equals(lot)) {
+      edits.add(
+          new Edit.SetContent(
+              list.children().get(0).id(),
+              PageShown.LOT,
+              lot.isEmpty() ? Optional.empty() : Optional.of(new FieldValue.Link(lot))));
     }
     return new Edit.Group(edits);
   }

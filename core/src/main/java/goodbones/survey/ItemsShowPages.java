@@ -10,6 +10,7 @@ import goodbones.document.PageShown;
 import goodbones.site.SitePage;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -25,6 +26,7 @@ final class ItemsShowPages extends SurveyRule {
     List<Finding> findings = new ArrayList<>();
     Set<NodeId> items = new HashSet<>();
     for (Node item : document.members().all()) {
+      inLot(item, document, site, findings);
       if (item.kind() == Kind.ITEM && !item.children().isEmpty()) {
         items.add(item.id());
         Node shown = item.children().get(0);
@@ -44,6 +46,38 @@ final class ItemsShowPages extends SurveyRule {
       }
     }
     return findings;
+  }
+
+  /** What a list is to show all of, and does not; and what it shows besides. */
+  private static void inLot(
+      Node list, SurveyedDocument document, SurveyedSite site, List<Finding> findings) {
+    String lot = PageShown.lot(list);
+    if (lot.isEmpty()) {
+      return;
+    }
+    List<SitePage> wanted = site.links().lot(lot);
+    Set<String> shown = new LinkedHashSet<>();
+    list.children().forEach(item -> PageShown.of(item).ifPresent(shown::add));
+    String title = site.links().lotTitle(lot);
+    wanted.stream()
+        .filter(page -> page.ready() && !shown.contains(page.id()))
+        .forEach(
+            page ->
+                findings.add(
+                    document.at(
+                        list,
+                        "“"
+                            + page.title()
+                            + "” is "
+                            + title
+                            + " and not shown here: choose the pages of the list again")));
+    shown.stream()
+        .flatMap(id -> site.links().page(PageShown.PAGE + id).stream())
+        .filter(page -> wanted.stream().noneMatch(one -> one.id().equals(page.id())))
+        .forEach(
+            page ->
+                findings.add(
+                    document.at(list, "“" + page.title() + "” is shown here and not " + title)));
   }
 
   private static Optional<String> lacks(SitePage page, Node shown) {

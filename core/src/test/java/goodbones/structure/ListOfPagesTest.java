@@ -27,6 +27,10 @@ import goodbones.site.PageKind;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
 import goodbones.style.SiteFinishes;
+import goodbones.survey.Finding;
+import goodbones.survey.SiteSurvey;
+import goodbones.survey.SurveyedDocument;
+import goodbones.survey.SurveyedSite;
 import goodbones.testing.HouseFinishes;
 import goodbones.testing.Shelf;
 import java.util.List;
@@ -106,7 +110,7 @@ class ListOfPagesTest {
   }
 
   private Edited filled(Node page, String... pages) {
-    return editor.apply(page, new ListOfPages(bench(page)).of(id("at/list"), List.of(pages)));
+    return editor.apply(page, new ListOfPages(bench(page)).of(id("at/list"), List.of(pages), ""));
   }
 
   private static String html(Shown shown, PageTree tree, Map<String, String> former, boolean ids) {
@@ -209,15 +213,58 @@ class ListOfPagesTest {
         .isEqualTo(html(page).replaceAll("data-node=\"[^\"]*\"", ""));
   }
 
+  private static List<String> missed(Shown shown) {
+    SurveyedSite site =
+        SurveyedSite.of(
+            new Links(TREE, Details.NONE, Map.of(), Map.of()),
+            Details.NONE,
+            List.of(),
+            false,
+            FINISHES,
+            Pictured.at(id -> id));
+    return SiteSurvey.RULES.stream()
+        .filter(rule -> rule.word().equals("shown-pages"))
+        .flatMap(rule -> rule.in(new SurveyedDocument("page", false, shown), site).stream())
+        .filter(finding -> finding.node().equals(Optional.of(id("at/list"))))
+        .map(Finding::message)
+        .toList();
+  }
+
+  @Test
+  void aListThatIsToShowAllOfSomethingIsMissedWhatItDoesNotShow() {
+    Node page = page();
+    String lot = "role:service";
+    Edit some = new ListOfPages(bench(page)).of(id("at/list"), List.of("box", "home"), lot);
+    Edited chosen = editor.apply(page, some);
+    assertThat(PageShown.lot(editor.shown(chosen.root()).members().find(id("at/list")).get()))
+        .isEqualTo(lot);
+    assertThat(missed(editor.shown(chosen.root())))
+        .containsExactly(
+            "“Deltas” is of the kind “one service” and not shown here: choose the pages of the list"
+                + " again",
+            "“Home” is shown here and not of the kind “one service”");
+    Node all =
+        editor
+            .apply(
+                chosen.root(),
+                new ListOfPages(bench(chosen.root()))
+                    .of(id("at/list"), List.of("box", "delta"), lot))
+            .root();
+    assertThat(missed(editor.shown(all))).isEmpty();
+    assertThat(editor.apply(chosen.root(), chosen.inverse()).root()).isEqualTo(page);
+    Node free = filled(chosen.root(), "box").root();
+    assertThat(missed(editor.shown(free))).isEmpty();
+  }
+
   @Test
   void pagesAreChosenWhereThePieceIsPlaced() {
     Node page = page();
     Node piece = shelf.revision("cards", 1).root();
-    assertThatThrownBy(() -> new ListOfPages(bench(piece)).of(id("list"), List.of("box")))
+    assertThatThrownBy(() -> new ListOfPages(bench(piece)).of(id("list"), List.of("box"), ""))
         .hasMessageContaining("where the piece is placed");
-    assertThatThrownBy(() -> new ListOfPages(bench(page)).of(id("at/list"), List.of()))
+    assertThatThrownBy(() -> new ListOfPages(bench(page)).of(id("at/list"), List.of(), ""))
         .hasMessageContaining("a page at least");
-    assertThatThrownBy(() -> new ListOfPages(bench(page)).of(id("at/root"), List.of("box")))
+    assertThatThrownBy(() -> new ListOfPages(bench(page)).of(id("at/root"), List.of("box"), ""))
         .hasMessageContaining("no list");
     assertThatThrownBy(
             () ->

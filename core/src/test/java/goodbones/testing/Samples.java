@@ -250,6 +250,7 @@ public final class Samples {
                       "detail:phone")),
               oneIn(4));
       case PAGE -> new FieldValue.Link(any(List.of("page:p-1", "page:home")));
+      case PAGES -> new FieldValue.Link(any(List.of("page:home", "role:service")));
       case MENU -> new FieldValue.Menu(any(List.of("Main", "Footer")));
       case ICON -> new FieldValue.Icon(any(List.copyOf(Icons.all())).name(), random.nextBoolean());
       case LEVEL -> new FieldValue.Level(1 + random.nextInt(6));

@@ -243,6 +243,26 @@ class ChoicesApiTest {
   }
 
   @Test
+  void aListSaysWhatItIsToShowAllOf() {
+    String list = api.page("sf-fares").path("lists").get(0).path("node").asString();
+    Object[] asked = {
+      "type", "SHOW_PAGES", "node", list, "pages", List.of("sf-home"), "lot", "page:sf-home"
+    };
+    ok(api.editPage("sf-fares", asked));
+    assertThat(api.page("sf-fares").path("lists").get(0).path("lot").asString())
+        .isEqualTo("page:sf-home");
+    for (String nothing : List.of("page:tv-home", "role:king", "home")) {
+      asked[7] = nothing;
+      assertThat(api.editPage("sf-fares", asked).detail()).contains("nothing to show all of");
+    }
+    asked[7] = "";
+    ok(api.editPage("sf-fares", asked));
+    assertThat(api.page("sf-fares").path("lists").get(0).path("lot").asString()).isEmpty();
+    ok(api.turn("sf-fares", "undo"));
+    ok(api.turn("sf-fares", "undo"));
+  }
+
+  @Test
   void itemsAreThePlacementsOwnAndThePatternIsThePieces() {
     JsonNode list = api.page("sf-fares").path("lists").get(0);
     assertThat(list.path("own").asBoolean()).isFalse();

@@ -16,11 +16,14 @@ import goodbones.library.Shown;
 import goodbones.server.drawing.Wording;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
+import goodbones.site.Links;
+import goodbones.site.PageKind;
 import goodbones.structure.Bench;
 import goodbones.structure.Landing;
 import goodbones.structure.RowEdits;
 import goodbones.structure.Sieve;
 import goodbones.style.SiteFinishes;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -65,6 +68,21 @@ final class Aim {
    */
   void requirePage(String id) {
     BadInput.require(known.page(id), "pages", "This site has no page “" + id + "”: choose another");
+  }
+
+  /** What a list is to show all of, if that is there. */
+  String lot(@Nullable String lot) {
+    if (lot == null || lot.isEmpty()) {
+      return "";
+    }
+    boolean there =
+        lot.startsWith(Links.ROLE)
+            ? Arrays.stream(PageKind.values())
+                .anyMatch(kind -> lot.equals(Links.ROLE + kind.word()))
+            : lot.startsWith(Links.PAGE) && known.page(lot.substring(Links.PAGE.length()));
+    BadInput.require(
+        there, "lot", "“" + lot + "” is nothing to show all of: choose a page, or a kind of pages");
+    return lot;
   }
 
   /** A placement of a piece as it would be put here. */

@@ -49,16 +49,21 @@ sealed interface ChoiceEdit extends AskedEdit {
    *
    * @param node the list, or something in one of its items
    * @param pages their ids, in the order in which they are to be shown
+   * @param lot what the list is to show all of, {@code page:ID} for what is filed under a page or
+   *     {@code role:KIND}; empty if it is to show just these
    */
   @JsonTypeName("SHOW_PAGES")
   record ShowPages(
-      String node, @NotNull @Size(max = LocalValue.ItemsAre.LIMIT) List<@NotBlank String> pages)
+      String node,
+      @NotNull @Size(max = LocalValue.ItemsAre.LIMIT) List<@NotBlank String> pages,
+      @Nullable String lot)
       implements ChoiceEdit {
     @Override
     public ReadEdit read(Aim aim) {
       pages.forEach(aim::requirePage);
       return new ReadEdit(
-          new ListOfPages(aim.bench()).of(NodeId.of(node), pages), "choose the pages of a list");
+          new ListOfPages(aim.bench()).of(NodeId.of(node), pages, aim.lot(lot)),
+          "choose the pages of a list");
     }
   }
 

@@ -45,7 +45,7 @@ sealed interface ContentEdit extends AskedEdit {
         Field wanted, @Nullable FieldValue before, Pictures pictures) {
       return switch (wanted.type()) {
         case WORDS -> Optional.of(words(before, value.replace("\r\n", "\n")));
-        case LINK, PAGE ->
+        case LINK, PAGE, PAGES ->
             Optional.of(new FieldValue.Link(value.strip(), Boolean.TRUE.equals(newTab)));
         case MENU -> Optional.of(new FieldValue.Menu(value.strip()));
         case ICON ->
@@ -107,7 +107,8 @@ sealed interface ContentEdit extends AskedEdit {
     @Override
     public ReadEdit read(Aim aim) {
       Node on = aim.node(node);
-      return new ReadEdit(new Edit.Rename(on.id(), value), "rename " + Wording.title(on));
+      return new ReadEdit(
+          new Edit.Rename(aim.bench().named(on.id()), value), "rename " + Wording.title(on));
     }
   }
 

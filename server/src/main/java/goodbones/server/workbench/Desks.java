@@ -56,10 +56,6 @@ class Desks {
     return memos.get(key);
   }
 
-  static String pageKey(String id) {
-    return "page:" + id;
-  }
-
   static String pieceKey(String id, String site, String form) {
     return "piece:" + id + "@" + site + (form.isEmpty() ? "" : "#" + form);
   }

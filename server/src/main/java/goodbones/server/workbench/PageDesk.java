@@ -11,6 +11,7 @@ import goodbones.library.Placements;
 import goodbones.library.Shown;
 import goodbones.propagation.MadeBefore;
 import goodbones.server.finishes.FinishesStore;
+import goodbones.server.history.Changes;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.Stale;
 import goodbones.server.sites.PageState;
@@ -43,7 +44,7 @@ final class PageDesk extends OpenDesk {
   private PageDesk(Desks desks, PageState page, Adopted adopted) {
     super(
         desks,
-        Desks.pageKey(page.id()),
+        Changes.ofPage(page.id()),
         desks.sites().get(page.siteId()),
         desks.finishes().forSite(page.siteId()),
         adopted);
@@ -113,7 +114,7 @@ final class PageDesk extends OpenDesk {
 
   @Override
   public String historyId() {
-    return Desks.pageKey(page.id());
+    return Changes.ofPage(page.id());
   }
 
   @Override

@@ -173,9 +173,10 @@ final class Views {
    * @param node the list
    * @param own whether the document itself has its pattern, so that all items can be changed at
    *     once
+   * @param lot what it is to show all of; empty if it is to show what was chosen
    * @param items each by its path, and the outermost node that it shows
    */
-  record ListView(String node, boolean own, List<ItemView> items) {}
+  record ListView(String node, boolean own, String lot, List<ItemView> items) {}
 
   /**
    * @param page the id of the page that it shows; empty for none

@@ -127,6 +127,7 @@ class WorkbenchViews {
                     new ListView(
                         node.id().value(),
                         stored.find(node.id()).map(Node::isList).orElse(false),
+                        PageShown.lot(node),
                         node.children().stream()
                             .filter(item -> item.kind() == Kind.ITEM)
                             .map(

@@ -89,7 +89,7 @@ class Workbenches {
   /** Which document: a page, or a piece in a client's look. */
   record Which(String key, Function<Desks, Desk> open, Function<Desks, Desk> held) {
     static Which page(String id) {
-      return new Which(Desks.pageKey(id), desks -> desks.page(id), desks -> desks.pageHeld(id));
+      return new Which(Changes.ofPage(id), desks -> desks.page(id), desks -> desks.pageHeld(id));
     }
 
     /**
