@@ -134,6 +134,10 @@ export function LinkField(props: Props) {
           className={inputClass}
           placeholder="Type a page, a section or an address"
           displayValue={() => now.data?.title ?? value}
+          onClick={(e) => {
+            // What is typed takes the place of where it leads now.
+            if (typed === '') e.currentTarget.select();
+          }}
           onChange={(e) => {
             setTyped(e.target.value);
           }}

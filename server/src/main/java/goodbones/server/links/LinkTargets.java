@@ -3,10 +3,13 @@ package goodbones.server.links;
 import goodbones.document.Field;
 import goodbones.document.PageShown;
 import goodbones.server.drawing.Sections;
+import goodbones.server.memory.Memory;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.ClientDetails;
+import goodbones.server.sites.PageInfo;
 import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.Sites;
+import goodbones.site.Addresses;
 import goodbones.site.Links;
 import goodbones.site.PageKind;
 import goodbones.site.PageTree;
@@ -24,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class LinkTargets {
   private static final int MOST = 24;
-  private static final int PAGES_WITH_SECTIONS = 4;
+  private static final int MOST_SECTIONS = 100_000;
   private static final String PICTURE = "picture";
 
   private static final String OF_ITEM = "The page that the item shows";
@@ -33,6 +36,8 @@ class LinkTargets {
   private final ClientDetails details;
   private final PageSettings settings;
   private final Pictures pictures;
+  private final Memory<Looked, List<Addresses.Named>> known =
+      new Memory<>(MOST_SECTIONS, List::size);
 
   LinkTargets(Sites sites, ClientDetails details, PageSettings settings, Pictures pictures) {
     this.sites = sites;
@@ -59,28 +64,15 @@ class LinkTargets {
     if (isOutside(typed.strip())) {
       all.add(new Target(typed.strip(), "outside", typed.strip(), typed.strip()));
     }
-    List<SitePage> pages =
-        tree.all().stream()
-            .filter(
-                page ->
-                    fits(page.title(), words)
-                        || words.startsWith("/") && page.address().startsWith(words))
-            .toList();
-    pages.forEach(
-        page -> all.add(new Target(Links.PAGE + page.id(), "page", page.title(), page.address())));
-    List<String> looked = new ArrayList<>();
-    if (tree.find(pageId).isPresent()) {
-      looked.add(pageId);
-    }
-    pages.stream()
-        .filter(page -> !words.isEmpty() && !page.id().equals(pageId))
-        .limit(PAGES_WITH_SECTIONS)
-        .forEach(page -> looked.add(page.id()));
-    for (String page : looked) {
-      sections(page).stream()
-          .filter(section -> page.equals(pageId) ? fits(section.title(), words) : true)
-          .forEach(all::add);
-    }
+    tree.all().stream()
+        .filter(
+            page ->
+                fits(page.title(), words)
+                    || words.startsWith("/") && page.address().startsWith(words))
+        .forEach(
+            page ->
+                all.add(new Target(Links.PAGE + page.id(), "page", page.title(), page.address())));
+    all.addAll(sections(siteId, pageId, words));
     for (PageKind kind : PageKind.values()) {
       String link = Links.ROLE + kind.word();
       String title = "The first page of the kind " + kind.title().toLowerCase(Locale.ROOT);
@@ -134,16 +126,33 @@ class LinkTargets {
     }
   }
 
-  private List<Target> sections(String pageId) {
-    String title = sites.pageTitle(pageId);
-    return Sections.of(sites.shown(sites.page(pageId))).stream()
+  /** All that the names of a page’s sections depend on. */
+  private record Looked(String page, long version, long stamp) {}
+
+  /** Sections of the page itself, and with words those of all pages, that page first. */
+  private List<Target> sections(String siteId, String pageId, String words) {
+    long stamp = sites.stamp(siteId);
+    return sites.documentInfos(siteId).stream()
+        .filter(page -> !page.shared() && (page.id().equals(pageId) || !words.isEmpty()))
+        .sorted(Comparator.comparing(page -> page.id().equals(pageId) ? 0 : 1))
+        .flatMap(page -> sections(page, stamp).stream())
+        .filter(section -> fits(section.title() + " " + section.where(), words))
+        .toList();
+  }
+
+  private List<Target> sections(PageInfo page, long stamp) {
+    return known
+        .get(
+            new Looked(page.id(), page.version(), stamp),
+            () -> Sections.of(sites.shown(sites.page(page.id()))))
+        .stream()
         .map(
             section ->
                 new Target(
-                    Links.PAGE + pageId + "#" + section.id(),
+                    Links.PAGE + page.id() + "#" + section.id(),
                     "section",
                     section.name(),
-                    "on “" + title + "”"))
+                    "on “" + page.title() + "”"))
         .toList();
   }
 
@@ -158,7 +167,9 @@ class LinkTargets {
       Optional<Target> section =
           hash < 0 || !link.startsWith(Links.PAGE)
               ? Optional.empty()
-              : sections(page.get().id()).stream()
+              : sites.documentInfos(siteId).stream()
+                  .filter(one -> one.id().equals(page.get().id()))
+                  .flatMap(one -> sections(one, sites.stamp(siteId)).stream())
                   .filter(one -> one.link().equals(link))
                   .findFirst();
       if (hash >= 0 && link.startsWith(Links.PAGE + page.get().id() + "#") && section.isEmpty()) {
