@@ -5,6 +5,7 @@ import type { ListView } from './source';
 const own: ListView = {
   node: 'fares',
   own: true,
+  lot: '',
   items: [
     { id: 'i1', page: '', node: 'i1/fare' },
     { id: 'i2', page: '', node: 'i2/fare' },
@@ -13,6 +14,7 @@ const own: ListView = {
 const placed: ListView = {
   node: 'p/fares',
   own: false,
+  lot: '',
   items: [{ id: 'p/i1', page: '', node: 'p/i1/fare' }],
 };
 
@@ -28,6 +30,7 @@ describe('items of lists', () => {
     const inner: ListView = {
       node: 'i1/in',
       own: false,
+      lot: '',
       items: [{ id: 'i1/j', page: '', node: 'i1/j/x' }],
     };
     expect(itemAround([inner, own], 'i1/j/x')?.id).toBe('i1/j');

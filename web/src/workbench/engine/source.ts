@@ -13,6 +13,8 @@ export type FreshView = Schemas['FreshView'];
 export type AroundView = Schemas['AroundView'];
 export type StandingView = Schemas['StandingView'];
 export type FitView = Schemas['FitView'];
+/** Something that the survey finds on the page that is worked on, and by which rule. */
+export type FindingHere = Schemas['FindingView'] & { rule: string };
 export type Pulse = Schemas['Pulse'];
 export type ClipView = Schemas['ClipView'];
 export type Guessed = Schemas['Guessed'];

@@ -38,9 +38,34 @@ async function bench() {
   return result;
 }
 
+/** The workbench of a page that was worked on before, and is at another version by now. */
+function visitedAgain() {
+  const wrapper = withQueries();
+  const first = renderHook(() => useWorkbench(source), { wrapper });
+  return { first, wrapper };
+}
+
 const rename = (value: string) => ({ type: 'RENAME' as const, node: 'notice', value });
 
 describe('edits', () => {
+  it('wait until what is known from an earlier visit is as it is now', async () => {
+    const { first, wrapper } = visitedAgain();
+    await waitFor(() => {
+      expect(first.result.current.view?.version).toBe(1);
+    });
+    first.unmount();
+    source.load = vi.fn(() => Promise.resolve(workbenchAnswer({ version: 4, drawing: 'd4' })));
+    const { result } = renderHook(() => useWorkbench(source), { wrapper });
+    expect(result.current.view?.version).toBe(1);
+    act(() => {
+      void result.current.edit(rename('one'));
+    });
+    await waitFor(() => {
+      expect(held).toHaveLength(1);
+    });
+    expect(held[0]?.request).toMatchObject({ version: 4, drawing: 'd4' });
+  });
+
   it('are made one after the other, each on the version and the drawing that the one before gave', async () => {
     const result = await bench();
     let second: Promise<Problem | undefined> | undefined;

@@ -49,6 +49,14 @@ export function useWorkbench(source: Source) {
     [queries, source],
   );
 
+  // What is known from an earlier visit is shown at once; edits wait until it is as it is now.
+  const at = JSON.stringify(source.key);
+  useEffect(() => {
+    const queryKey = JSON.parse(at) as string[];
+    if (queries.getQueryData(queryKey) === undefined) return;
+    line.current = line.current.then(() => queries.refetchQueries({ queryKey, exact: true }));
+  }, [queries, at]);
+
   const run = useCallback(
     (
       change: (now: WorkbenchView) => Promise<WorkbenchAnswer>,

@@ -355,4 +355,43 @@ class SitesApiTest {
         .containsExactly("Tides");
     assertThat(published(site, "").select("footer nav")).isEmpty();
   }
+
+  @Test
+  void whatIsSaidOfAPageAndItsFilingDisturbNobodyWhoWorksOnIt() {
+    long version = api.page("om-walk").path("version").asLong();
+    JsonNode said = said("om-walk");
+    assertThat(
+            api.say(
+                    "om-walk",
+                    "A walk",
+                    said.path("address").asString(),
+                    said.path("kind").asString(),
+                    true)
+                .status())
+        .isEqualTo(200);
+    List<Map<String, Object>> filed = new ArrayList<>();
+    for (JsonNode page : api.read("/api/sites/oakum-rope-museum").body().path("pages")) {
+      filed.add(0, Api.parts("id", page.path("id").asString(), "parent", ""));
+    }
+    assertThat(api.put("/api/sites/oakum-rope-museum/filed", Map.of("pages", filed)).status())
+        .isEqualTo(200);
+    assertThat(api.page("om-walk").path("version").asLong()).isGreaterThan(version);
+    Api.Answer edited =
+        api.write(
+            "/api/pages/om-walk/edits",
+            Api.edit(version, "type", "ADD", "node", "om-walk", "kind", "section", "value", ""));
+    assertThat(edited.status()).as(edited.detail()).isEqualTo(200);
+    assertThat(edited.body().path("merged").valueStream().map(JsonNode::asString))
+        .anyMatch(words -> words.endsWith(": settings of the page"));
+  }
+
+  private JsonNode said(String id) {
+    return api.read("/api/sites/oakum-rope-museum")
+        .body()
+        .path("pages")
+        .valueStream()
+        .filter(page -> page.path("id").asString().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
 }

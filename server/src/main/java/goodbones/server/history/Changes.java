@@ -30,6 +30,11 @@ public class Changes {
     this.changes = changes;
   }
 
+  /** How the changes of a page, or of a shared part, are found. */
+  public static String ofPage(String id) {
+    return "page:" + id;
+  }
+
   /** Notes a change that led to a version. */
   @Transactional
   public void made(String documentId, long version, Change change) {

@@ -1,5 +1,6 @@
 package goodbones.server.sites;
 
+import goodbones.server.history.Changes;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
 import goodbones.site.Details;
@@ -30,8 +31,11 @@ public class PageSettings {
   private final Sites sites;
   private final SiteSheets sheets;
   private final Pictures pictures;
+  private final Changes changes;
 
-  PageSettings(PageRepository pages, Sites sites, SiteSheets sheets, Pictures pictures) {
+  PageSettings(
+      PageRepository pages, Sites sites, SiteSheets sheets, Pictures pictures, Changes changes) {
+    this.changes = changes;
     this.pages = pages;
     this.sites = sites;
     this.sheets = sheets;
@@ -45,12 +49,14 @@ public class PageSettings {
   record Sections(Map<String, Map<String, String>> pages) {}
 
   /**
-   * Says something else of a page. Where its address changes, the former one leads on to it.
+   * Says something else of a page. Where its address changes, the former one leads on to it. What
+   * others are about on the page meanwhile holds, as nothing on it is touched.
    *
+   * @param who does so
    * @throws BadInput if a part cannot be so, or another page has the address
    */
   @Transactional
-  public void describe(String pageId, PageSaid said) {
+  public void describe(String pageId, PageSaid said, String who) {
     String siteId = sites.siteOf(pageId);
     sites.hold(siteId);
     PageEntity page = pages.findById(pageId).orElseThrow();
@@ -90,9 +96,18 @@ public class PageSettings {
             former.remove(said.address());
           });
     }
+    long version = page.version();
     page.describe(said);
     pages.saveAndFlush(page);
+    noteIfChanged(page, version, "settings of the page", who);
     sites.refile(siteId);
+  }
+
+  private void noteIfChanged(PageEntity page, long before, String what, String who) {
+    if (page.version() != before) {
+      changes.made(
+          Changes.ofPage(page.id()), page.version(), new Changes.Change(who, what, Set.of()));
+    }
   }
 
   private SiteSheets.Kept<Former> former(String siteId) {
@@ -162,10 +177,11 @@ public class PageSettings {
    * Files all pages of a site anew.
    *
    * @param filed every page once, in their order
+   * @param who does so
    * @throws BadInput if one is missing, stands twice, or would be filed under itself
    */
   @Transactional
-  public void file(String siteId, List<Filed> filed) {
+  public void file(String siteId, List<Filed> filed, String who) {
     sites.hold(siteId);
     Map<String, PageEntity> known =
         pages.ofSite(siteId).stream().collect(Collectors.toMap(PageEntity::id, page -> page));
@@ -189,6 +205,8 @@ public class PageSettings {
           "pages",
           "A page cannot be filed under itself or under what is below it");
     }
+    Map<String, Long> versions = new TreeMap<>();
+    known.forEach((id, page) -> versions.put(id, page.version()));
     int position = 0;
     for (Filed one : filed) {
       PageEntity page = java.util.Objects.requireNonNull(known.get(one.id()));
@@ -196,6 +214,7 @@ public class PageSettings {
       pages.save(page);
     }
     pages.flush();
+    known.forEach((id, page) -> noteIfChanged(page, versions.get(id), "filing of pages", who));
     sites.refile(siteId);
   }
 }

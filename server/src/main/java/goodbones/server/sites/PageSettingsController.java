@@ -4,6 +4,7 @@ import goodbones.server.problems.BadInput;
 import goodbones.site.PageKind;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -50,7 +51,7 @@ class PageSettingsController {
   }
 
   @PutMapping("/pages/{id}/said")
-  void describe(@PathVariable String id, @Valid @RequestBody SaidRequest said) {
+  void describe(@PathVariable String id, @Valid @RequestBody SaidRequest said, Principal who) {
     settings.describe(
         id,
         new PageSaid(
@@ -59,7 +60,8 @@ class PageSettingsController {
             said.description().strip(),
             said.picture(),
             BadInput.known("kind", said.kind(), PageKind::ofWord),
-            said.ready()));
+            said.ready()),
+        who.getName());
   }
 
   /**
@@ -86,7 +88,7 @@ class PageSettingsController {
 
   /** Files the pages of a site under each other, in an order. */
   @PutMapping("/sites/{id}/filed")
-  void file(@PathVariable String id, @Valid @RequestBody FiledRequest request) {
-    settings.file(id, request.pages());
+  void file(@PathVariable String id, @Valid @RequestBody FiledRequest request, Principal who) {
+    settings.file(id, request.pages(), who.getName());
   }
 }
