@@ -3,6 +3,7 @@ package goodbones.server.starters;
 import static goodbones.server.starters.Draw.inScheme;
 import static goodbones.server.starters.Draw.inStyle;
 import static goodbones.server.starters.Draw.optional;
+import static goodbones.server.starters.Draw.real;
 import static goodbones.server.starters.Draw.ruled;
 import static goodbones.server.starters.Draw.styled;
 
@@ -202,12 +203,12 @@ final class Around {
                     d.row(
                         "4 4 4",
                         d.column(
-                            d.label("Find us"),
+                            real(d.label("Find us")),
                             d.bound(d.text(""), "{address}"),
                             d.bound(d.text(""), "{phone}")),
-                        d.column(d.label("Open"), d.bound(d.text(""), "{hours}")),
+                        d.column(real(d.label("Open")), d.bound(d.text(""), "{hours}")),
                         d.column(
-                            d.label("More"),
+                            real(d.label("More")),
                             styled(d.menu(FOOTER_MENU), "flow", "down", "row-gap", "2px"),
                             d.social())),
                     d.divider(),

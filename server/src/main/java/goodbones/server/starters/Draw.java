@@ -193,6 +193,13 @@ final class Draw {
         .withSlots(List.of("words"));
   }
 
+  /** With words that may well stay as they are. */
+  static Node real(Node node) {
+    return node.content().get("words") instanceof FieldValue.Words words
+        ? node.withContent("words", new FieldValue.Words(words.text(), words.marks()))
+        : node;
+  }
+
   private static Node words(Node node, String words) {
     return node.withContent("words", FieldValue.Words.standIn(words));
   }

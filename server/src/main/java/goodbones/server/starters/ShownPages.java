@@ -65,6 +65,7 @@ final class ShownPages {
   }
 
   private static Node more(Draw d) {
-    return d.named("more", inStyle("s-quiet", d.buttonToShown("Read on")));
+    return d.named(
+        "more", inStyle("s-quiet", d.bound(d.buttonToShown(""), "Read on: {item-title}")));
   }
 }
