@@ -9,17 +9,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
-import java.awt.Color;
-import java.awt.GradientPaint;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -30,24 +24,8 @@ import org.junit.jupiter.api.TestMethodOrder;
  */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class PicturesTest extends WithDesigner {
-  private static final String HOSTILE =
-      "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 300 200' onload='evil()'>"
-          + "<script>evil()</script><image href='https://example.org/spy.png'/>"
-          + "<rect width='300' height='200' fill='#cde'/></svg>";
-
   private static FilePayload file(String name, byte[] bytes) {
     return new FilePayload(name, "application/octet-stream", bytes);
-  }
-
-  private static byte[] jpeg(int width, int height) throws IOException {
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-    var graphics = image.createGraphics();
-    graphics.setPaint(new GradientPaint(0, 0, Color.ORANGE, width, height, Color.BLUE));
-    graphics.fillRect(0, 0, width, height);
-    graphics.dispose();
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    ImageIO.write(image, "jpg", bytes);
-    return bytes.toByteArray();
   }
 
   private static Locator sent() {
@@ -71,16 +49,16 @@ class PicturesTest extends WithDesigner {
 
   @Test
   @Order(1)
-  void severalFilesComeInAtOnceAndOneThatIsRefusedStopsNoOther() throws IOException {
+  void severalFilesComeInAtOnceAndOneThatIsRefusedStopsNoOther() {
     designer.go("/pictures?client=tern-valley");
     page()
         .getByLabel("Bring pictures in for Tern Valley Allotments")
         .last()
         .setInputFiles(
             new FilePayload[] {
-              file("IMG_0420.jpg", jpeg(6000, 4000)),
+              file("IMG_0420.jpg", Photos.jpeg(6000, 4000)),
               file("notes.png", "no picture".getBytes(StandardCharsets.UTF_8)),
-              file("vast.svg", HOSTILE.getBytes(StandardCharsets.UTF_8))
+              file("vast.svg", Photos.HOSTILE.getBytes(StandardCharsets.UTF_8))
             });
     assertThat(sent().getByRole(AriaRole.STATUS)).hasText("3 of 3 files");
     assertThat(sent()).containsText("“notes.png” is not a picture that can be used here");
@@ -127,7 +105,7 @@ class PicturesTest extends WithDesigner {
 
   @Test
   @Order(4)
-  void aPictureThatIsUsedStaysAndAnotherFileIsEverywhere() throws IOException {
+  void aPictureThatIsUsedStaysAndAnotherFileIsEverywhere() {
     designer.go("/pictures?picture=plots-in-june");
     designer.button("Put it away").click();
     assertThat(page().getByRole(AriaRole.ALERT)).containsText("is used in");
@@ -141,7 +119,7 @@ class PicturesTest extends WithDesigner {
     page()
         .getByLabel("Another file everywhere")
         .last()
-        .setInputFiles(file("new plots.jpg", jpeg(2400, 1500)));
+        .setInputFiles(file("new plots.jpg", Photos.jpeg(2400, 1500)));
     assertThat(page().getByText("The new file is in")).isVisible();
     assertThat(detail("plots-in-june.jpg")).containsText("2400 × 1500 px, JPEG");
     assertThat(designer.button("Put the earlier file back")).isVisible();
