@@ -38,8 +38,8 @@ export function SetHere({ siteId, unset, onSet }: Props) {
 function useSetting(siteId: string, onSet: () => Promise<void>) {
   const details = useDetails(siteId);
   const set = async (part: Partial<Schemas['DetailsView']>) => {
-    const { data } = await details.refetch();
-    if (!data) return;
+    const { data } = await details.refetch({ throwOnError: true });
+    if (!data) throw new Error('the details are not there');
     await answer(
       api.PUT('/api/sites/{id}/details', {
         params: { path: { id: siteId } },

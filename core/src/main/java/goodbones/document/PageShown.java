@@ -38,7 +38,9 @@ public final class PageShown {
    */
   public static final String LOT = "pages";
 
-  private static final String KIND = "role:";
+  /** Before the word of a kind: a link to the first page of that kind, or all pages of it. */
+  public static final String ROLE = "role:";
+
   private static final String TITLE = "title:";
   private static final String SUMMARY = "summary:";
 
@@ -64,7 +66,7 @@ public final class PageShown {
   }
 
   static boolean isLot(String target) {
-    return target.startsWith(PAGE) || target.startsWith(KIND);
+    return target.startsWith(PAGE) || target.startsWith(ROLE);
   }
 
   /** What words follow, if that is something of a certain page. */

@@ -31,12 +31,18 @@ public final class Members {
     return drawn(node, Members::withoutMembers);
   }
 
-  /** A node as it is drawn, with what stands in it as that is drawn. */
-  static Node drawn(Node node, UnaryOperator<Node> children) {
+  /** What a placement or an item shows outermost; anything else itself. */
+  public static Node outermost(Node node) {
     Node at = node;
     while (at.kind().isMember() && !at.children().isEmpty()) {
       at = at.children().get(0);
     }
+    return at;
+  }
+
+  /** A node as it is drawn, with what stands in it as that is drawn. */
+  static Node drawn(Node node, UnaryOperator<Node> children) {
+    Node at = outermost(node);
     List<Node> seen = new ArrayList<>(at.children().size());
     boolean same = true;
     for (Node child : at.children()) {

@@ -1,6 +1,7 @@
 package goodbones.site;
 
 import goodbones.document.PageShown;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -24,7 +25,7 @@ import java.util.Set;
  */
 public final class Links {
   public static final String PAGE = PageShown.PAGE;
-  public static final String ROLE = "role:";
+  public static final String ROLE = PageShown.ROLE;
   public static final String DETAIL = "detail:";
   public static final String FILE = "file:";
 
@@ -85,7 +86,11 @@ public final class Links {
     return lot.startsWith(PAGE)
         ? "filed under “" + page(lot).map(SitePage::title).orElse("a page that is gone") + "”"
         : "of the kind “"
-            + PageKind.ofWord(lot.substring(ROLE.length())).title().toLowerCase(Locale.ROOT)
+            + Arrays.stream(PageKind.values())
+                .filter(kind -> lot.equals(ROLE + kind.word()))
+                .map(kind -> kind.title().toLowerCase(Locale.ROOT))
+                .findFirst()
+                .orElse(lot)
             + "”";
   }
 

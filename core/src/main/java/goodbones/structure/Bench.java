@@ -7,6 +7,7 @@ import goodbones.document.Refused;
 import goodbones.library.Items;
 import goodbones.library.Library;
 import goodbones.library.Lifting;
+import goodbones.library.Members;
 import goodbones.library.Picks;
 import goodbones.library.Placements;
 import goodbones.library.Relocations;
@@ -133,11 +134,8 @@ public record Bench(
    * outermost thing that this shows.
    */
   public NodeId named(NodeId id) {
-    Optional<Node> at = shown.members().find(id.outer());
-    while (at.isPresent() && at.get().kind().isMember() && !at.get().children().isEmpty()) {
-      at = Optional.of(at.get().children().get(0));
-    }
-    return at.filter(node -> node.id().equals(id)).isPresent() ? id.outer() : id;
+    Optional<Node> outermost = shown.members().find(id.outer()).map(Members::outermost);
+    return outermost.filter(node -> node.id().equals(id)).isPresent() ? id.outer() : id;
   }
 
   /** A node as it is to be copied: as it is stored, what stands in it as a placement tied. */

@@ -27,10 +27,10 @@ public final class ListOfPages {
    * as it is, with all that was changed in it; all others go.
    *
    * @param id the list, or something in one of its items
-   * @param lot what it is to show all of, see {@link PageShown#LOT}, so that what is missing is
-   *     noticed; empty if it is to show just these
    * @param pages ids of pages, in the order in which they are to be shown; what comes twice is
    *     shown once
+   * @param lot what it is to show all of, see {@link PageShown#LOT}, so that what is missing is
+   *     noticed; empty if it is to show just these
    * @throws Refused if it stands in no list, that is no placement's, or no page is asked for
    */
   public Edit of(NodeId id, List<String> pages, String lot) {

@@ -257,6 +257,15 @@ class ListOfPagesTest {
   }
 
   @Test
+  void aKindThatIsNotThereHoldsUpNoSurvey() {
+    Node page = page();
+    for (String lot : List.of("role:king", "page:nowhere")) {
+      Edit some = new ListOfPages(bench(page)).of(id("at/list"), List.of("box"), lot);
+      assertThat(missed(editor.shown(editor.apply(page, some).root()))).hasSize(1);
+    }
+  }
+
+  @Test
   void pagesAreChosenWhereThePieceIsPlaced() {
     Node page = page();
     Node piece = shelf.revision("cards", 1).root();
