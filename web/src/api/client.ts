@@ -129,6 +129,20 @@ export function leftOutWords(added: Schemas['Added']): string {
     : `Taken in without ${added.leftOut.join(', ')}: a picture holds nothing that could run or fetch something.`;
 }
 
+/** Brings a file in that a client's pages can link to. */
+export async function uploadFile(site: string, file: File): Promise<Schemas['FileView']> {
+  return (await upload(`/api/sites/${encodeURIComponent(site)}/files`, {
+    file,
+  })) as Schemas['FileView'];
+}
+
+/** Gives a file another content wherever it is linked to. */
+export async function replaceFile(id: string, file: File): Promise<Schemas['FileView']> {
+  return (await upload(`/api/files/${encodeURIComponent(id)}/file`, {
+    file,
+  })) as Schemas['FileView'];
+}
+
 /** Brings a font file of a client’s own in. */
 export async function uploadFont(
   site: string,

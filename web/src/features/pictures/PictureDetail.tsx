@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import { answer, api, leftOutWords, Problem, replacePicture, type Schemas } from '../../api/client';
+import { BringIn } from '../../ui/BringIn';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { DraftInput } from '../../ui/DraftInput';
@@ -78,13 +79,18 @@ export function PictureDetail({ card, cards, owner, site, onTake }: Props) {
       <Tags picture={picture} say={say} />
       <UsedIn picture={picture} uses={card.uses} site={site} />
       <div className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-3">
-        <Another
-          onFile={(file) =>
+        <BringIn
+          label="Another file everywhere"
+          look="plain"
+          accept={accepted}
+          multiple={false}
+          onFiles={([file]) => {
+            if (!file) return;
             void act(async () => {
               const words = leftOutWords(await replacePicture(picture.id, file));
               return `The new file is in ${count(card.uses, 'place')}. ${words}`;
-            })
-          }
+            });
+          }}
         />
         {card.earlier && (
           <Button
@@ -278,28 +284,6 @@ function Tags({ picture, say }: { picture: Picture; say: Say }) {
       <DraftInput id={id} draft={draft} className={`${inputClass} mt-0.5`} />
       <ProblemLine id={`${id}-problem`} problem={draft.problem} />
     </div>
-  );
-}
-
-function Another({ onFile }: { onFile: (file: File) => void }) {
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <Button onClick={() => input.current?.click()}>Another file everywhere</Button>
-      <input
-        ref={input}
-        type="file"
-        accept={accepted}
-        aria-label="Another file everywhere"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) onFile(file);
-          event.target.value = '';
-        }}
-      />
-    </>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, type DragEvent } from 'react';
-import { Button } from '../../ui/Button';
+import { BringIn, Sent } from '../../ui/BringIn';
 import { count } from '../../ui/count';
 import { ListHead } from '../../ui/ListHead';
 import { useAddress } from '../../ui/useAddress';
@@ -20,7 +20,7 @@ import {
   type Wanted,
 } from './narrow';
 import { PictureDetail } from './PictureDetail';
-import { accepted, fileOf, useBringIn, usePictures, type Sending } from './usePictures';
+import { accepted, fileOf, useBringInPictures, usePictures } from './usePictures';
 
 const MOST_TAGS = 12;
 
@@ -38,7 +38,7 @@ export function PicturesScreen() {
   const sites = useSites();
   const { wanted, inHand, set } = useWanted();
   const site = wanted.client === 'house' ? '' : wanted.client;
-  const { sending, bringIn, clear } = useBringIn(site, ({ id }) => {
+  const { sending, bringIn, clear } = useBringInPictures(site, ({ id }) => {
     set({ picture: id });
   });
   const [over, setOver] = useState(false);
@@ -99,7 +99,12 @@ export function PicturesScreen() {
           set({ words });
         }}
       >
-        <BringIn whose={whose} onFiles={(files) => void bringIn(files)} />
+        <BringIn
+          label={`Bring pictures in for ${whose}`}
+          title="PNG, JPEG or SVG, up to 8 MB each; or drop or paste them"
+          accept={accepted}
+          onFiles={(files) => void bringIn(files)}
+        />
       </ListHead>
       <div
         className={`grid gap-6 min-h-0 ${card ? 'grid-cols-[184px_minmax(0,1fr)_344px]' : 'grid-cols-[184px_minmax(0,1fr)]'}`}
@@ -178,34 +183,6 @@ function usePasted(bringIn: (files: readonly File[]) => Promise<void>) {
       window.removeEventListener('paste', pasted);
     };
   }, []);
-}
-
-function BringIn({ whose, onFiles }: { whose: string; onFiles: (files: File[]) => void }) {
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <Button
-        look="main"
-        title="PNG, JPEG or SVG, up to 8 MB each; or drop or paste them"
-        onClick={() => input.current?.click()}
-      >
-        Bring pictures in for {whose}
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        multiple
-        accept={accepted}
-        aria-label={`Bring pictures in for ${whose}`}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          onFiles([...(event.target.files ?? [])]);
-          event.target.value = '';
-        }}
-      />
-    </>
-  );
 }
 
 type WallProps = {
@@ -289,52 +266,5 @@ function Wall({ cards, clients, inHand, onTake }: WallProps) {
         </li>
       ))}
     </ul>
-  );
-}
-
-const tones = {
-  waits: 'text-soft',
-  'under way': 'text-soft',
-  'taken in': 'text-verdigris',
-  refused: 'text-brick',
-};
-
-/** What is being brought in, and what came of it. */
-function Sent({ sending, onClear }: { sending: readonly Sending[]; onClear: () => void }) {
-  if (sending.length === 0) return null;
-  const over = sending.filter(({ state }) => state === 'taken in' || state === 'refused').length;
-  return (
-    <section
-      aria-label="Brought in"
-      className="border-t border-ink py-2 text-[13px] max-h-52 overflow-y-auto"
-    >
-      <header className="flex items-center gap-3">
-        <progress
-          aria-label="Files done"
-          max={sending.length}
-          value={over}
-          className="w-40 h-2 appearance-none [&::-webkit-progress-bar]:bg-board [&::-webkit-progress-value]:bg-verdigris"
-        />
-        <span role="status">
-          {over} of {count(sending.length, 'file')}
-        </span>
-        {over === sending.length && (
-          <Button look="quiet" className="ml-auto" onClick={onClear}>
-            Put this note away
-          </Button>
-        )}
-      </header>
-      <ul className="mt-1">
-        {sending.map(({ key, name, state, words }) => (
-          <li key={key} className="flex gap-2 py-0.5">
-            <span className="truncate max-w-64 shrink-0">{name}</span>
-            <span className={`shrink-0 ${tones[state]}`}>{state}</span>
-            <span role={state === 'refused' ? 'alert' : undefined} className="min-w-0">
-              {words}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { answer, api, leftOutWords, Problem, uploadPicture } from '../../api/client';
+import { answer, api, leftOutWords, uploadPicture } from '../../api/client';
+import { useBringIn } from '../../ui/useBringIn';
 import type { Picture } from './narrow';
 
 /**
@@ -29,47 +29,15 @@ export function usePicturesAtHand(site: string) {
   });
 }
 
-/** A file that is being brought in, and what came of it. */
-export type Sending = {
-  key: string;
-  name: string;
-  state: 'waits' | 'under way' | 'taken in' | 'refused';
-  words: string;
-};
-
-/** Brings files in one after the other; the others come in although one is refused. */
-export function useBringIn(site: string, onIn: (picture: Picture) => void) {
+/** Brings pictures in for a client, or for all. */
+export function useBringInPictures(site: string, onIn: (picture: Picture) => void) {
   const queries = useQueryClient();
-  const [sending, setSending] = useState<readonly Sending[]>([]);
-  const put = (key: string, part: Partial<Sending>) => {
-    setSending((all) => all.map((one) => (one.key === key ? { ...one, ...part } : one)));
-  };
-  const bringIn = async (files: readonly File[]) => {
-    const fresh = files.map((file, i) => ({ file, key: `${String(Date.now())}-${String(i)}` }));
-    setSending((all) => [
-      ...all.filter(({ state }) => state === 'waits' || state === 'under way'),
-      ...fresh.map(({ file, key }) => ({
-        key,
-        name: file.name,
-        state: 'waits' as const,
-        words: '',
-      })),
-    ]);
-    for (const { file, key } of fresh) {
-      put(key, { state: 'under way' });
-      try {
-        const added = await uploadPicture(site, file);
-        put(key, { state: 'taken in', words: leftOutWords(added) });
-        onIn(added.picture);
-      } catch (error) {
-        const words = error instanceof Problem ? error.message : 'It could not be sent; try again.';
-        put(key, { state: 'refused', words });
-      }
-    }
-    await queries.invalidateQueries({ queryKey: ['pictures'] });
-  };
-  const clear = () => {
-    setSending([]);
-  };
-  return { sending, bringIn, clear };
+  return useBringIn(
+    async (file) => {
+      const added = await uploadPicture(site, file);
+      onIn(added.picture);
+      return leftOutWords(added);
+    },
+    () => queries.invalidateQueries({ queryKey: ['pictures'] }),
+  );
 }

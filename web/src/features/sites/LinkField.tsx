@@ -1,8 +1,9 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { answer, api, Problem, type Schemas } from '../../api/client';
+import { answer, api, Problem, uploadFile, type Schemas } from '../../api/client';
 import { inputClass } from '../../ui/inputClass';
+import { accepted, useFilesAgain } from './useFiles';
 
 type Target = Schemas['Target'];
 
@@ -91,6 +92,20 @@ export function LinkField(props: Props) {
       setProblem(error instanceof Problem ? error.message : 'The page was not made; try again.');
     }
   };
+  const fileInput = useRef<HTMLInputElement>(null);
+  const filesAgain = useFilesAgain();
+  const bringIn = async (file: File) => {
+    setProblem('');
+    try {
+      const added = await uploadFile(site, file);
+      await filesAgain();
+      onChange(`file:${added.id}`);
+    } catch (error) {
+      setProblem(
+        error instanceof Problem ? error.message : 'The file was not taken in; try again.',
+      );
+    }
+  };
   const wanted = typed.trim();
   /** The words for which Enter was pressed before there was anything to choose; empty for none. */
   const hurried = useRef('');
@@ -120,6 +135,7 @@ export function LinkField(props: Props) {
         onChange={(link) => {
           if (link === null) return;
           if (link === 'make') void make(wanted);
+          else if (link === 'file') fileInput.current?.click();
           else onChange(link);
         }}
         onClose={() => {
@@ -132,7 +148,7 @@ export function LinkField(props: Props) {
           aria-label={label}
           autoFocus={autoFocus}
           className={inputClass}
-          placeholder="Type a page, a section or an address"
+          placeholder="Type a page, a section, a file or an address"
           displayValue={() => now.data?.title ?? value}
           onClick={(e) => {
             // What is typed takes the place of where it leads now.
@@ -179,6 +195,14 @@ export function LinkField(props: Props) {
               Make a page “{wanted}”
             </ComboboxOption>
           )}
+          {site !== '' && (
+            <ComboboxOption
+              value="file"
+              className="px-2.5 py-1.5 cursor-pointer border-t border-line text-verdigris font-medium data-focus:bg-verdigris-tint"
+            >
+              Bring a file in…
+            </ComboboxOption>
+          )}
           {value !== '' && (
             <ComboboxOption
               value=""
@@ -189,6 +213,19 @@ export function LinkField(props: Props) {
           )}
         </ComboboxOptions>
       </Combobox>
+      <input
+        ref={fileInput}
+        type="file"
+        accept={accepted}
+        aria-label={`File for ${label}`}
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void bringIn(file);
+          event.target.value = '';
+        }}
+      />
       {value !== '' && now.data && (
         <span className={`block text-[12px] truncate ${nowhere ? 'text-brick' : 'text-soft'}`}>
           {nowhere ? 'It leads nowhere now' : `${kinds[now.data.kind] ?? ''} · ${now.data.where}`}

@@ -7,6 +7,7 @@ import { count, when } from '../../ui/count';
 import { Failed, Loading } from '../../ui/States';
 import { CoverageTab } from './CoverageTab';
 import { DetailsTab } from './DetailsTab';
+import { FilesTab } from './FilesTab';
 import { MenusTab } from './MenusTab';
 import { PagesTab } from './PagesTab';
 import { StartPage } from './StartPage';
@@ -17,6 +18,7 @@ const tabs = [
   { key: '', title: 'Pages' },
   { key: 'coverage', title: 'Header, footer, bands' },
   { key: 'menus', title: 'Menus' },
+  { key: 'files', title: 'Files' },
   { key: 'details', title: 'Client details' },
   { key: 'survey', title: 'Survey' },
 ] as const;
@@ -92,6 +94,7 @@ export function SiteScreen() {
       )}
       {tab === 'coverage' && <CoverageTab siteId={siteId} />}
       {tab === 'menus' && <MenusTab siteId={siteId} />}
+      {tab === 'files' && <FilesTab siteId={siteId} />}
       {tab === 'survey' && <SurveyTab siteId={siteId} />}
       {tab === 'details' && <DetailsTab siteId={siteId} />}
     </main>

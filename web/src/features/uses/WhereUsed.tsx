@@ -17,7 +17,7 @@ type InPage = Schemas['InPage'];
 
 /** What can be looked for: a piece, or something that documents refer to. */
 export type Used = {
-  kind: 'piece' | 'token' | 'style' | 'scheme' | 'picture';
+  kind: 'piece' | 'token' | 'style' | 'scheme' | 'picture' | 'file';
   id: string;
   name: string;
 };

@@ -20,6 +20,7 @@ import type {
   Source,
   WorkbenchView,
 } from '../engine/source';
+import { SectionAddress } from './SectionAddress';
 import { Structure } from './Structure';
 import { StyleGroups } from './StyleGroups';
 import { summary } from './summary';
@@ -74,6 +75,12 @@ export function Ladder(props: Props) {
   /** What a piece leaves to its placements is said in the piece itself, not in a variant. */
   const authoring = inPiece && view.piece?.variant === '';
   const outer = ladder?.rungs.filter((rung) => !(inPiece && rung.kind === 'page')) ?? [];
+  /** Only sections that stand straight on a page have an address. */
+  const onPage =
+    !inPiece &&
+    !view.shared &&
+    node.kind === 'section' &&
+    outer.filter(({ kind }) => !isMember(kind)).length === 2;
   return (
     <section aria-label="Ladder" className="h-full overflow-y-auto [scrollbar-width:thin]">
       <header className="flex items-baseline justify-between gap-2 px-4 pt-3 pb-2">
@@ -189,6 +196,9 @@ export function Ladder(props: Props) {
               onEdit={onEdit}
             />
           ))}
+          {also.length === 0 && onPage && (
+            <SectionAddress page={view.id} node={node.id} state={props.state} />
+          )}
           {ladder && also.length === 0 && (
             <Structure ladder={ladder} node={node} device={device} onEdit={onEdit} />
           )}

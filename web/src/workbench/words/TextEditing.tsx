@@ -4,6 +4,7 @@ import {
   Italic,
   Link as LinkIcon,
   List,
+  ListOrdered,
   PaintBucket,
   Rss,
 } from 'lucide-react';
@@ -304,6 +305,16 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
             }}
           >
             <List size={14} />
+          </Tool>
+        )}
+        {kind === 'text' && (
+          <Tool
+            label="Numbered list"
+            onClick={() => {
+              run('insertOrderedList');
+            }}
+          >
+            <ListOrdered size={14} />
           </Tool>
         )}
         <Tool

@@ -8,13 +8,16 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.layout.Box;
 import goodbones.layout.Measured;
+import goodbones.layout.Room;
 import goodbones.layout.Screen;
 import goodbones.library.Shown;
+import goodbones.render.Framed;
 import goodbones.render.PageHtml;
 import goodbones.render.Rendered;
 import goodbones.render.Renderer;
 import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
+import goodbones.site.Region;
 import goodbones.style.Finishes;
 import goodbones.style.SiteFinishes;
 import java.util.List;
@@ -86,9 +89,10 @@ record Drawn(
         const narrowest = read();
         words.forEach((e) => e.removeAttribute('style'));
         const boxes = {};
+        const from = (document.querySelector('[data-room]') ?? document.body).getBoundingClientRect();
         for (const e of document.querySelectorAll('[data-node]')) {
           const { x, y, width, height } = e.getBoundingClientRect();
-          if (e.getClientRects().length > 0) boxes[e.dataset.node] = [x, y, width, height];
+          if (e.getClientRects().length > 0) boxes[e.dataset.node] = [x - from.x, y - from.y, width, height];
         }
         return { natural, widest, narrowest, boxes };
       }
@@ -127,13 +131,49 @@ record Drawn(
   }
 
   static Sheet sheet(Node page, Page tab) {
-    Surroundings plain =
-        new Surroundings(Drawn::svg, UnaryOperator.identity(), List.of(), "", true);
-    Rendered rendered = Renderer.render(Shown.of(page), BARE, plain);
-    String css = StyleSheet.of(List.of(rendered)) + "body{font-family:sans-serif}";
-    tab.setContent(PageHtml.of("en", "Boxes", "", "<style>" + css + "</style>", rendered.body()));
+    return sheet(page, Room.WHOLE, tab);
+  }
+
+  /** A page with a side column beside it, or as that column beside another page. */
+  static Sheet sheet(Node page, Room room, Page tab) {
+    Rendered rendered = rendered(page);
+    Framed framed =
+        switch (room) {
+          case WHOLE -> Framed.bare(rendered);
+          case BESIDE_COLUMN -> beside(rendered, rendered(OTHER));
+          case SIDE_COLUMN -> beside(rendered(OTHER), rendered);
+        };
+    // The part shows the page's settings, as it does where the page's own are around it.
+    String body =
+        room == Room.SIDE_COLUMN
+            ? framed.body().replace(framed.page().open(), rendered.open())
+            : framed.body();
+    String at = room == Room.SIDE_COLUMN ? "<header " : "<main";
+    body = room == Room.WHOLE ? body : body.replace(at, at + " data-room ");
+    String css = StyleSheet.of(framed.rendered()) + "body{font-family:sans-serif}";
+    tab.setContent(PageHtml.of("en", "Boxes", "", "<style>" + css + "</style>", body));
     return new Sheet(tab);
   }
+
+  private static Rendered rendered(Node page) {
+    Surroundings plain =
+        new Surroundings(Drawn::svg, UnaryOperator.identity(), List.of(), "", true);
+    return Renderer.render(Shown.of(page), BARE, plain);
+  }
+
+  private static Framed beside(Rendered content, Rendered side) {
+    return new Framed(content, List.of(new Framed.Part(Region.SIDE, "side", side)));
+  }
+
+  private static final Node OTHER =
+      Node.of(NodeId.of("other"), Kind.PAGE, "")
+          .withChildren(
+              List.of(
+                  Node.of(NodeId.of("other-section"), Kind.SECTION, "")
+                      .withChildren(
+                          List.of(
+                              Node.of(NodeId.of("other-words"), Kind.TEXT, "")
+                                  .withContent("words", new FieldValue.Words("Beside it"))))));
 
   /** The screen of a viewport so wide; the device follows from the finishes' limits. */
   static Screen screen(int width) {

@@ -11,6 +11,7 @@ import goodbones.document.StyleValue;
 import goodbones.layout.Arithmetic;
 import goodbones.layout.Box;
 import goodbones.layout.Fold;
+import goodbones.layout.Room;
 import goodbones.layout.Screen;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
@@ -75,6 +76,10 @@ class LayoutArithmeticTest extends WithBrowser {
   private static final int BROWSERS = 2;
   private static final double SHARE = 0.999;
 
+  /** Most pages have their whole width to themselves. */
+  private static final List<Room> ROOMS =
+      List.of(Room.WHOLE, Room.WHOLE, Room.WHOLE, Room.BESIDE_COLUMN, Room.SIDE_COLUMN);
+
   /** What one browser found: how many boxes it drew, and which stand elsewhere than computed. */
   private record Found(int boxes, List<String> wrong) {}
 
@@ -112,15 +117,18 @@ class LayoutArithmeticTest extends WithBrowser {
       for (int i = first; i < PAGES; i += BROWSERS) {
         long seed = SEED + i;
         Node page = new CataloguePages(new Random(seed), 3 + i % 5).page(30);
-        Drawn.Sheet sheet = Drawn.sheet(page, designer.page());
+        Room room = ROOMS.get(i / BROWSERS % ROOMS.size());
+        Drawn.Sheet sheet = Drawn.sheet(page, room, designer.page());
         for (int width : WIDTHS) {
-          Screen screen = Drawn.screen(width);
+          Screen screen = Drawn.screen(width).with(room);
           Drawn drawn = sheet.at(screen);
           Map<NodeId, Box> computed = compute(page, screen, drawn);
           boxes += computed.size();
           for (Node node : page.all()) {
             fault(page, node, computed, drawn)
-                .ifPresent(fault -> wrong.add("seed " + seed + " at " + width + ": " + fault));
+                .ifPresent(
+                    fault ->
+                        wrong.add("seed " + seed + ", " + room + " at " + width + ": " + fault));
           }
         }
       }

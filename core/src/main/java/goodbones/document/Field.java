@@ -108,7 +108,15 @@ public record Field(String key, String label, Type type, boolean slot, int limit
                     ? Optional.of(
                         "“" + abbreviated(mark.value()) + "” is nothing that words follow")
                     : Optional.empty();
-            case LIST, BOLD, ITALIC -> Optional.empty();
+            case LIST ->
+                mark.value().isEmpty() || mark.value().equals(Mark.NUMBERED)
+                    ? Optional.empty()
+                    : Optional.of(
+                        "“"
+                            + abbreviated(mark.value())
+                            + "” is no kind of list: it is numbered"
+                            + " or has marks");
+            case BOLD, ITALIC -> Optional.empty();
           };
       if (fault.isPresent()) {
         return fault;

@@ -10,10 +10,12 @@ import java.util.Objects;
  *
  * @param from the first character, counted from 0
  * @param to one after the last character
- * @param value where a link goes, a colour as a style value, or what bound words follow; empty for
- *     the others
+ * @param value where a link goes, a colour as a style value, what bound words follow, or {@link
+ *     #NUMBERED} for a list in which the order tells something; empty for the others
  */
 public record Mark(Type type, int from, int to, String value) {
+  /** Of a list whose items are counted. */
+  public static final String NUMBERED = "numbered";
 
   /** What can be said, the outermost first when it is written as HTML. */
   public enum Type {

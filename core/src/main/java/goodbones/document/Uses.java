@@ -4,49 +4,82 @@ import java.util.Collections;
 import java.util.SortedSet;
 import java.util.TreeSet;
 
-/** The pictures and pieces that a document uses, in its nodes and in its local changes. */
-public record Uses(SortedSet<String> pictures, SortedSet<String> pieces) {
+/**
+ * The pictures and pieces that a document uses, in its nodes and in its local changes.
+ *
+ * @param files pictures and other files that it links to
+ */
+public record Uses(SortedSet<String> pictures, SortedSet<String> files, SortedSet<String> pieces) {
+  /** How a link to a picture or another file begins; its id follows. */
+  public static final String FILE = "file:";
+
   public Uses {
     pictures = Collections.unmodifiableSortedSet(new TreeSet<>(pictures));
+    files = Collections.unmodifiableSortedSet(new TreeSet<>(files));
     pieces = Collections.unmodifiableSortedSet(new TreeSet<>(pieces));
   }
 
   public static Uses of(Node root) {
-    SortedSet<String> pictures = new TreeSet<>();
-    SortedSet<String> pieces = new TreeSet<>();
-    root.walk(node -> collect(node, pictures, pieces));
-    return new Uses(pictures, pieces);
+    Collector collector = new Collector();
+    root.walk(collector::node);
+    return new Uses(collector.pictures, collector.files, collector.pieces);
   }
 
-  private static void collect(Node node, SortedSet<String> pictures, SortedSet<String> pieces) {
-    node.content().values().forEach(value -> collect(value, pictures));
-    node.options().variants().forEach(variant -> collect(variant.layer(), pictures, pieces));
-    node.placement()
-        .ifPresent(
-            placement -> {
-              if (node.kind() == Kind.PLACEMENT) {
-                pieces.add(placement.pieceId());
-              }
-              collect(placement, pictures, pieces);
-            });
-  }
+  private static final class Collector {
+    private final SortedSet<String> pictures = new TreeSet<>();
+    private final SortedSet<String> files = new TreeSet<>();
+    private final SortedSet<String> pieces = new TreeSet<>();
 
-  private static void collect(
-      Placement placement, SortedSet<String> pictures, SortedSet<String> pieces) {
-    // What stood here before another piece was put in keeps its pictures, and is not placed.
-    placement.left().forEach(before -> collect(before, pictures, new TreeSet<>()));
-    for (LocalValue value : placement.changes().values()) {
-      if (value instanceof LocalValue.ContentIs is) {
-        is.value().ifPresent(content -> collect(content, pictures));
-      } else if (value instanceof LocalValue.PlacedUnder placed) {
-        placed.inserted().ifPresent(tree -> tree.walk(inside -> collect(inside, pictures, pieces)));
+    void node(Node node) {
+      node.content().values().forEach(this::content);
+      node.options().variants().forEach(variant -> placement(variant.layer()));
+      node.placement()
+          .ifPresent(
+              placement -> {
+                if (node.kind() == Kind.PLACEMENT) {
+                  pieces.add(placement.pieceId());
+                }
+                placement(placement);
+              });
+    }
+
+    private void placement(Placement placement) {
+      // What stood here before another piece was put in keeps its pictures, and is not placed.
+      placement.left().forEach(this::left);
+      for (LocalValue value : placement.changes().values()) {
+        if (value instanceof LocalValue.ContentIs is) {
+          is.value().ifPresent(this::content);
+        } else if (value instanceof LocalValue.PlacedUnder placed) {
+          placed.inserted().ifPresent(tree -> tree.walk(this::node));
+        }
       }
     }
-  }
 
-  private static void collect(FieldValue value, SortedSet<String> pictures) {
-    if (value instanceof FieldValue.Picture picture && !PageShown.isPicture(picture.pictureId())) {
-      pictures.add(picture.pictureId());
+    private void left(Placement before) {
+      Collector apart = new Collector();
+      apart.placement(before);
+      pictures.addAll(apart.pictures);
+      files.addAll(apart.files);
+    }
+
+    private void content(FieldValue value) {
+      if (value instanceof FieldValue.Picture picture) {
+        if (!PageShown.isPicture(picture.pictureId())) {
+          pictures.add(picture.pictureId());
+        }
+      } else if (value instanceof FieldValue.Link link) {
+        link(link.target());
+      } else if (value instanceof FieldValue.Words words) {
+        words.marks().stream()
+            .filter(mark -> mark.type() == Mark.Type.LINK)
+            .forEach(mark -> link(mark.value()));
+      }
+    }
+
+    private void link(String target) {
+      if (target.startsWith(FILE)) {
+        files.add(target.substring(FILE.length()));
+      }
     }
   }
 }

@@ -114,7 +114,7 @@ public final class MarkedHtml {
     int to = text.length();
     String style = element.attr("style").toLowerCase(Locale.ROOT).replace(" ", "");
     if (name.equals("li")) {
-      marks.add(new Mark(Mark.Type.LIST, from, to, ""));
+      marks.add(new Mark(Mark.Type.LIST, from, to, isCounted(element) ? Mark.NUMBERED : ""));
     }
     if (name.equals("a") && element.hasAttr("href")) {
       marks.add(new Mark(Mark.Type.LINK, from, to, element.attr("href").strip()));
@@ -131,6 +131,11 @@ public final class MarkedHtml {
     if (element.hasAttr("data-colour")) {
       colour(element.attr("data-colour").strip(), from, to);
     }
+  }
+
+  private static boolean isCounted(Element item) {
+    Element list = item.parent();
+    return list != null && list.normalName().equals("ol");
   }
 
   /** A colour inside another replaces it there; an empty one leaves the words without any. */

@@ -49,12 +49,13 @@ public final class Arithmetic {
   /**
    * @param page of kind page, as shown
    * @param cascade of that page
-   * @return the border box of every node that is drawn
+   * @return the border box of every node that is drawn, from where the screen's room begins
    */
   public static Map<NodeId, Box> boxes(
       Node page, Cascade cascade, Screen screen, Measured measured) {
     Arithmetic arithmetic = new Arithmetic(new Styles(page, cascade, screen), measured);
-    arithmetic.place(page, 0, 0, screen.width(), arithmetic.height(page, screen.width()));
+    double width = screen.room().width(screen);
+    arithmetic.place(page, 0, 0, width, arithmetic.height(page, width));
     return Collections.unmodifiableMap(arithmetic.boxes);
   }
 

@@ -3,10 +3,8 @@ package goodbones.render;
 import goodbones.document.Bound;
 import goodbones.document.FieldValue;
 import goodbones.document.PageShown;
-import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
-import goodbones.site.PageTree;
 import goodbones.site.SitePage;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -24,8 +22,7 @@ import java.util.Optional;
  * @param menus the menus of the site, by name
  * @param social the client's addresses at other services, each by what it is called
  * @param sections the addresses of what stands straight on the page, by its node or placement
- * @param tree the pages of the site, all that others can be shown as
- * @param former what leads on to a page, as {@link Links} has it
+ * @param links what links of the site lead to, and so the pages that others can be shown as
  */
 public record Facts(
     Map<Bound, String> words,
@@ -33,25 +30,23 @@ public record Facts(
     Map<String, List<Entry>> menus,
     List<Entry> social,
     Map<String, String> sections,
-    PageTree tree,
-    Map<String, String> former) {
+    Links links) {
   /** Nothing is known. */
   public static final Facts NONE =
-      new Facts(Map.of(), "", Map.of(), List.of(), Map.of(), new PageTree(List.of()), Map.of());
+      new Facts(Map.of(), "", Map.of(), List.of(), Map.of(), Links.NONE);
 
   public Facts {
     words = Map.copyOf(words);
     menus = Map.copyOf(menus);
     social = List.copyOf(social);
     sections = Map.copyOf(sections);
-    former = Map.copyOf(former);
   }
 
   /**
    * @param addresses of what stands straight on the page, by its node or placement
    */
   public Facts withSections(Map<String, String> addresses) {
-    return new Facts(words, logo, menus, social, addresses, tree, former);
+    return new Facts(words, logo, menus, social, addresses, links);
   }
 
   /**
@@ -74,25 +69,16 @@ public record Facts(
    *
    * @param name the client's
    * @param logo the id of a picture; empty if the client has none
-   * @param former what leads on to a page, as {@link Links} has it
    * @param page the id of the page that is rendered; empty for none
    * @param year to be written where the year is bound
    */
   public static Facts of(
-      String name,
-      String logo,
-      Details details,
-      List<Menu> menus,
-      PageTree tree,
-      Map<String, String> former,
-      String page,
-      int year) {
+      String name, String logo, List<Menu> menus, Links links, String page, int year) {
     Map<Bound, String> words = new EnumMap<>(Bound.class);
-    words.putAll(details.words());
+    words.putAll(links.details().words());
     words.put(Bound.NAME, name);
     words.put(Bound.YEAR, String.valueOf(year));
-    tree.find(page).ifPresent(here -> words.put(Bound.PAGE, here.title()));
-    Links links = new Links(tree, details, Map.of(), former);
+    links.tree().find(page).ifPresent(here -> words.put(Bound.PAGE, here.title()));
     Map<String, List<Entry>> byName = new LinkedHashMap<>();
     for (Menu menu : menus) {
       byName.put(menu.name(), entries(menu.items(), links, page));
@@ -101,17 +87,16 @@ public record Facts(
         words,
         logo,
         byName,
-        details.social().stream()
+        links.details().social().stream()
             .map(each -> new Entry(each.name(), each.address(), false, false, List.of()))
             .toList(),
         Map.of(),
-        tree,
-        former);
+        links);
   }
 
   /** A page of the site, or the one that stands in the place of one that was taken away. */
   Optional<SitePage> page(String id) {
-    return new Links(tree, Details.NONE, Map.of(), former).page(Links.PAGE + id);
+    return links.page(Links.PAGE + id);
   }
 
   /** What leads nowhere is left out, and so is what is below it. */

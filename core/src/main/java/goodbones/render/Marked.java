@@ -54,21 +54,21 @@ final class Marked {
 
   /** Lines of a list become items, other lines paragraphs. */
   private void blocks() {
-    boolean inList = false;
+    String list = "";
     boolean inParagraph = false;
     int from = 0;
     while (from <= words.text().length()) {
       int end = words.text().indexOf('\n', from);
       int to = end < 0 ? words.text().length() : end;
-      boolean item = isItem(from, to);
-      if (inList && !item) {
-        html.append("</ul>");
-      }
-      if (inParagraph && item) {
-        html.append("</p>");
+      String around = listAround(from, to);
+      boolean item = !around.isEmpty();
+      if (!list.equals(around)) {
+        html.append(list.isEmpty() ? "" : "</" + list + ">")
+            .append(inParagraph ? "</p>" : "")
+            .append(item ? "<" + around + ">" : "");
       }
       if (item) {
-        html.append(inList ? "<li>" : "<ul><li>");
+        html.append("<li>");
       } else {
         html.append(inParagraph ? "<br>" : "<p>");
       }
@@ -76,15 +76,20 @@ final class Marked {
       if (item) {
         html.append("</li>");
       }
-      inList = item;
+      list = around;
       inParagraph = !item;
       from = to + 1;
     }
-    html.append(inList ? "</ul>" : "</p>");
+    html.append(list.isEmpty() ? "</p>" : "</" + list + ">");
   }
 
-  private boolean isItem(int from, int to) {
-    return marks(Mark.Type.LIST).stream().anyMatch(m -> m.from() <= from && m.to() >= to);
+  /** The element of the list of which a line is an item; empty if it is none. */
+  private String listAround(int from, int to) {
+    return marks(Mark.Type.LIST).stream()
+        .filter(mark -> mark.from() <= from && mark.to() >= to)
+        .findFirst()
+        .map(mark -> mark.value().equals(Mark.NUMBERED) ? "ol" : "ul")
+        .orElse("");
   }
 
   private List<Mark> marks(Mark.Type type) {

@@ -6,6 +6,7 @@ import goodbones.document.NodeId;
 import goodbones.layout.Arithmetic;
 import goodbones.layout.Box;
 import goodbones.layout.Measured;
+import goodbones.layout.Room;
 import goodbones.layout.Screen;
 import goodbones.style.Cascade;
 import goodbones.style.Finishes;
@@ -31,12 +32,15 @@ final class PictureSizes {
   private final Node page;
   private final Cascade cascade;
   private final Finishes finishes;
+  private final Room room;
   private final Map<Integer, Map<NodeId, Box>> known = new HashMap<>();
 
   /**
    * @param page of kind page, as shown
+   * @param room how much of the viewport's width it has
    */
-  PictureSizes(Node page, Cascade cascade, Finishes finishes) {
+  PictureSizes(Node page, Cascade cascade, Finishes finishes, Room room) {
+    this.room = room;
     this.page = page;
     this.cascade = cascade;
     this.finishes = finishes;
@@ -110,7 +114,10 @@ final class PictureSizes {
                 viewport,
                 width ->
                     Arithmetic.boxes(
-                        page, cascade, new Screen(device(width), width, HEIGHT), Measured.GUESSED))
+                        page,
+                        cascade,
+                        new Screen(device(width), width, HEIGHT, room),
+                        Measured.GUESSED))
             .get(picture.id());
     return box == null ? 0 : box.width();
   }

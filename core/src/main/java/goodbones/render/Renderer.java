@@ -64,7 +64,7 @@ public final class Renderer {
     this.memo = memo;
     this.tokens = new Properties(finishes, memo.refs());
     this.cascade = new Cascade(page.root(), page, finishes);
-    this.sizes = new PictureSizes(page.root(), cascade, finishes.house());
+    this.sizes = new PictureSizes(page.root(), cascade, finishes.house(), surroundings.room());
     this.declarations = new Declarations(cascade, finishes.house(), tokens, this::pictured);
   }
 

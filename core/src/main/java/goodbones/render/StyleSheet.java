@@ -16,10 +16,11 @@ public final class StyleSheet {
       """
       *,*::before,*::after{box-sizing:border-box}
       html{-webkit-text-size-adjust:100%;text-size-adjust:100%}
-      body,h1,h2,h3,h4,h5,h6,p,ul{margin:0}
+      body,h1,h2,h3,h4,h5,h6,p,ul,ol{margin:0}
       h1,h2,h3,h4,h5,h6{font-size:inherit;font-weight:inherit}
       h1,h2,h3,h4,h5,h6,p,a,.text{min-width:0;overflow-wrap:anywhere}
       ul{padding-left:1.25em;list-style-type:inherit}
+      ol{padding-left:1.75em}
       a{color:inherit;text-decoration:none}
       p a,h1 a,h2 a,h3 a,h4 a,h5 a,h6 a,li a{text-decoration:underline}
       strong{font-weight:700}

@@ -1,6 +1,7 @@
 package goodbones.render;
 
 import goodbones.fonts.FontFace;
+import goodbones.layout.Room;
 import goodbones.library.Shown;
 import java.util.List;
 import java.util.function.Function;
@@ -16,6 +17,7 @@ import java.util.function.UnaryOperator;
  *     its style sheet
  * @param withIds whether elements carry their node's id, for the canvas
  * @param facts what is known of the client and of the page
+ * @param room how much of the page's width is there
  */
 public record Surroundings(
     Function<String, Pictured> pictures,
@@ -23,7 +25,19 @@ public record Surroundings(
     List<FontFace> faces,
     String base,
     boolean withIds,
-    Facts facts) {
+    Facts facts,
+    Room room) {
+  /** Where the whole width is there. */
+  public Surroundings(
+      Function<String, Pictured> pictures,
+      UnaryOperator<String> linkUrl,
+      List<FontFace> faces,
+      String base,
+      boolean withIds,
+      Facts facts) {
+    this(pictures, linkUrl, faces, base, withIds, facts, Room.WHOLE);
+  }
+
   /** Where nothing is known of a client. */
   public Surroundings(
       UnaryOperator<String> pictureUrl,
@@ -36,6 +50,11 @@ public record Surroundings(
 
   public Surroundings {
     faces = List.copyOf(faces);
+  }
+
+  /** The same where so much of the page's width is there. */
+  public Surroundings with(Room other) {
+    return new Surroundings(pictures, linkUrl, faces, base, withIds, facts, other);
   }
 
   /**

@@ -1,6 +1,7 @@
 package goodbones.site;
 
 import goodbones.document.PageShown;
+import goodbones.document.Uses;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -22,33 +23,35 @@ import java.util.Set;
  *   <li>what begins with {@code /} is the address of a page, now or before
  *   <li>anything else is an address outside
  * </ul>
+ *
+ * @param tree the pages that links can lead to
+ * @param sections the addresses of sections, by page and node
+ * @param former addresses of before, and ids of pages that were taken away, each with the id of the
+ *     page that it leads on to
+ * @param files the ids of the pictures and files that there are
  */
-public final class Links {
+public record Links(
+    PageTree tree,
+    Details details,
+    Map<String, Map<String, String>> sections,
+    Map<String, String> former,
+    Set<String> files) {
   public static final String PAGE = PageShown.PAGE;
   public static final String ROLE = PageShown.ROLE;
   public static final String DETAIL = "detail:";
-  public static final String FILE = "file:";
+  public static final String FILE = Uses.FILE;
 
-  private final PageTree tree;
-  private final Details details;
-  private final Map<String, Map<String, String>> sections;
-  private final Map<String, String> former;
+  /** There is nothing that they could lead to. */
+  public static final Links NONE = of(new PageTree(List.of()));
 
-  /**
-   * @param tree the pages that links can lead to
-   * @param sections the addresses of sections, by page and node
-   * @param former addresses of before, and ids of pages that were taken away, each with the id of
-   *     the page that it leads on to
-   */
-  public Links(
-      PageTree tree,
-      Details details,
-      Map<String, Map<String, String>> sections,
-      Map<String, String> former) {
-    this.former = former;
-    this.tree = tree;
-    this.details = details;
-    this.sections = sections;
+  /** Only pages can be led to. */
+  public static Links of(PageTree tree) {
+    return of(tree, Map.of());
+  }
+
+  /** Only pages can be led to, also by what leads on to them. */
+  public static Links of(PageTree tree, Map<String, String> former) {
+    return new Links(tree, Details.NONE, Map.of(), former, Set.of());
   }
 
   /** The page of the site that a link leads to, if it leads to one that there is. */
@@ -127,7 +130,8 @@ public final class Links {
   /**
    * The address that a link stands for.
    *
-   * @return empty if it leads nowhere: to a page that there is not, or to a detail that is not set
+   * @return empty if it leads nowhere: to a page or file that there is not, or to a detail that is
+   *     not set; a file has its address only where it is published, so it is its link
    */
   public Optional<String> address(String link) {
     if (link.startsWith(PAGE)) {
@@ -144,8 +148,16 @@ public final class Links {
       String section = hash < 0 ? "" : link.substring(hash);
       return page(link).map(page -> page.address() + section);
     }
+    if (link.startsWith(FILE)) {
+      return Optional.of(link).filter(file -> files.contains(fileOf(file)));
+    }
     // What an item shows is known where it is shown only.
     return link.isEmpty() || link.equals(PageShown.LINK) ? Optional.empty() : Optional.of(link);
+  }
+
+  /** The id of the file that a link names; empty if it names none. */
+  public static String fileOf(String link) {
+    return link.startsWith(FILE) ? link.substring(FILE.length()) : "";
   }
 
   private String section(String link, String pageId) {

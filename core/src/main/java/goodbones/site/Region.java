@@ -1,5 +1,7 @@
 package goodbones.site;
 
+import goodbones.layout.Room;
+
 /**
  * A place around a page's own content that shared parts are given to, in the order in which a page
  * is read.
@@ -32,6 +34,27 @@ public enum Region {
   /** Where on the page it is, in words. */
   public String where() {
     return where;
+  }
+
+  /**
+   * How much of a page's width it has.
+   *
+   * @param side whether the page has a side column
+   */
+  public Room room(boolean side) {
+    if (this == SIDE) {
+      return Room.SIDE_COLUMN;
+    }
+    return isBand() ? roomOfContent(side) : Room.WHOLE;
+  }
+
+  /**
+   * How much of a page's width its own content has.
+   *
+   * @param side whether the page has a side column
+   */
+  public static Room roomOfContent(boolean side) {
+    return side ? Room.BESIDE_COLUMN : Room.WHOLE;
   }
 
   /** Whether it is read before the page's own content. */

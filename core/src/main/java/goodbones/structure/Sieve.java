@@ -108,7 +108,8 @@ public final class Sieve {
     return switch (mark.type()) {
       case LINK -> kind != Kind.BUTTON && Field.isLink(mark.value()) && !mark.value().isEmpty();
       case COLOUR -> holds(StyleProperty.COLOR, StyleValue.parse(mark.value()));
-      case LIST -> kind == Kind.TEXT;
+      case LIST ->
+          kind == Kind.TEXT && (mark.value().isEmpty() || mark.value().equals(Mark.NUMBERED));
       case BOUND ->
           Bound.ofWord(mark.value()).isPresent() || PageShown.words(mark.value()).isPresent();
       case BOLD, ITALIC -> true;

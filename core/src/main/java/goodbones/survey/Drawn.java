@@ -8,6 +8,7 @@ import goodbones.document.StyleProperty;
 import goodbones.layout.Arithmetic;
 import goodbones.layout.Box;
 import goodbones.layout.Measured;
+import goodbones.layout.Room;
 import goodbones.layout.Screen;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
@@ -24,10 +25,12 @@ final class Drawn {
 
   private final Node page;
   private final Cascade cascade;
+  private final Room room;
   private final Map<Screen, Map<NodeId, Box>> boxes = new HashMap<>();
   private final Map<Screen, Map<NodeId, Box>> longer = new HashMap<>();
 
-  Drawn(Shown page, SiteFinishes look) {
+  Drawn(Shown page, Room room, SiteFinishes look) {
+    this.room = room;
     this.page = page.root();
     this.cascade = new Cascade(page.root(), page, look);
   }
@@ -60,13 +63,13 @@ final class Drawn {
   /** The boxes of all nodes on a screen: widths and horizontal places; heights are guessed. */
   Map<NodeId, Box> boxes(Screen screen) {
     return boxes.computeIfAbsent(
-        screen, one -> Arithmetic.boxes(page, cascade, one, Measured.GUESSED));
+        screen, one -> Arithmetic.boxes(page, cascade, one.with(room), Measured.GUESSED));
   }
 
   /** The same with words half as long again: what stands elsewhere is where words let it be. */
   Map<NodeId, Box> boxesWithLongerWords(Screen screen) {
     return longer.computeIfAbsent(
-        screen, one -> Arithmetic.boxes(page, cascade, one, Measured.LONGER));
+        screen, one -> Arithmetic.boxes(page, cascade, one.with(room), Measured.LONGER));
   }
 
   Optional<Box> box(Node node, Device device) {

@@ -5,6 +5,7 @@ import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
+import goodbones.layout.Room;
 import goodbones.library.Shown;
 import goodbones.style.Layer;
 import java.util.List;
@@ -18,17 +19,25 @@ public final class SurveyedDocument {
   private final String id;
   private final boolean shared;
   private final Shown page;
+  private final Room room;
   private @Nullable PageLook look;
   private @Nullable Drawn drawn;
 
   /**
    * @param shared whether it stands around the content of pages
    * @param page what it shows
+   * @param room how much of the page's width it has
    */
-  public SurveyedDocument(String id, boolean shared, Shown page) {
+  public SurveyedDocument(String id, boolean shared, Shown page, Room room) {
     this.id = id;
     this.shared = shared;
     this.page = page;
+    this.room = room;
+  }
+
+  /** One that has the page's whole width. */
+  public SurveyedDocument(String id, boolean shared, Shown page) {
+    this(id, shared, page, Room.WHOLE);
   }
 
   public boolean shared() {
@@ -59,7 +68,7 @@ public final class SurveyedDocument {
   Drawn drawn(SurveyedSite site) {
     Drawn known = drawn;
     if (known == null) {
-      known = new Drawn(page, site.look());
+      known = new Drawn(page, room, site.look());
       drawn = known;
     }
     return known;

@@ -4,7 +4,6 @@ import goodbones.document.Bound;
 import goodbones.document.FieldValue;
 import goodbones.document.PageShown;
 import goodbones.render.Pictured;
-import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
 import goodbones.site.SitePage;
@@ -54,19 +53,18 @@ public record SurveyedSite(
   /** What a client's site knows. */
   public static SurveyedSite of(
       Links links,
-      Details details,
       Collection<Menu> menus,
       boolean hasLogo,
       SiteFinishes look,
       Function<String, Pictured> pictures) {
     Set<Bound> bound = EnumSet.of(Bound.NAME, Bound.PAGE, Bound.YEAR);
-    bound.addAll(details.words().keySet());
+    bound.addAll(links.details().words().keySet());
     Set<String> filled =
         menus.stream()
             .filter(menu -> !menu.items().isEmpty())
             .map(Menu::name)
             .collect(Collectors.toSet());
     return new SurveyedSite(
-        links, bound, filled, hasLogo, !details.social().isEmpty(), look, pictures);
+        links, bound, filled, hasLogo, !links.details().social().isEmpty(), look, pictures);
   }
 }

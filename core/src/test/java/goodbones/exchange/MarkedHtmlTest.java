@@ -36,6 +36,12 @@ class MarkedHtmlTest {
                 new Mark(Mark.Type.LIST, 6, 12, ""),
                 new Mark(Mark.Type.LIST, 13, 19, ""),
                 new Mark(Mark.Type.BOLD, 15, 19, "")));
+    assertThat(MarkedHtml.words("<ol><li>dig</li></ol><ul><li>rest</li></ul>"))
+        .isEqualTo(
+            words(
+                "dig\nrest",
+                new Mark(Mark.Type.LIST, 0, 3, Mark.NUMBERED),
+                new Mark(Mark.Type.LIST, 4, 8, "")));
   }
 
   @Test

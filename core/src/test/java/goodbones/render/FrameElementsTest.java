@@ -14,6 +14,7 @@ import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.library.Shown;
 import goodbones.site.Details;
+import goodbones.site.Links;
 import goodbones.site.Menu;
 import goodbones.site.PageKind;
 import goodbones.site.PageTree;
@@ -23,6 +24,7 @@ import goodbones.style.SiteFinishes;
 import goodbones.testing.HouseFinishes;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 
@@ -43,6 +45,8 @@ class FrameElementsTest {
           "",
           List.of(new Details.Social("Knots", "https://knots.example")));
 
+  private static final Links LINKS = new Links(TREE, DETAILS, Map.of(), Map.of(), Set.of("prices"));
+
   private static final Menu MAIN =
       new Menu(
           "Main",
@@ -52,7 +56,7 @@ class FrameElementsTest {
               new Menu.Item("Call", "detail:phone", true, List.of())));
 
   private static String html(Node node, boolean withIds, String logo) {
-    Facts facts = Facts.of("Windrush", logo, DETAILS, List.of(MAIN), TREE, Map.of(), "kites", 2026);
+    Facts facts = Facts.of("Windrush", logo, List.of(MAIN), LINKS, "kites", 2026);
     Surroundings surroundings =
         new Surroundings(
             Pictured.at(id -> id + ".svg"),

@@ -62,6 +62,15 @@ class PlainHtmlTest {
   }
 
   @Test
+  void aListThatIsCountedIsNumbered() {
+    String words = "dig\nsow\nrest\nand wait";
+    assertThat(
+            inside(
+                words, new Mark(Mark.Type.LIST, 0, 7, Mark.NUMBERED), mark(Mark.Type.LIST, 8, 12)))
+        .isEqualTo("<ol><li>dig</li><li>sow</li></ol><ul><li>rest</li></ul><p>and wait</p>");
+  }
+
+  @Test
   void whatIsWrittenIsNeverReadAsHtml() {
     assertThat(inside("<b> & \"", mark(Mark.Type.BOLD, 0, 7)))
         .isEqualTo("<strong>&lt;b&gt; &amp; &quot;</strong>");

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class LinksTest {
@@ -20,7 +21,8 @@ class LinksTest {
           TREE,
           new Details("+44 (0)1632 960", "a@b.example", "", "", List.of()),
           Map.of("p2", Map.of("s1", "latest")),
-          Map.of("/old", "p2", "/gone", "p9"));
+          Map.of("/old", "p2", "/gone", "p9"),
+          Set.of("f1"));
 
   @Test
   void aReferenceLeadsToWhereItsPageIsNow() {
@@ -36,11 +38,13 @@ class LinksTest {
     assertThat(LINKS.address("/old#x")).contains("/news#x");
     assertThat(LINKS.address("/gone")).isEmpty();
     assertThat(LINKS.address("https://example.org")).contains("https://example.org");
+    assertThat(LINKS.address("file:f1")).contains("file:f1");
+    assertThat(LINKS.address("file:f2")).as("a file that is gone").isEmpty();
     assertThat(LINKS.address("")).isEmpty();
   }
 
   private static Links leading(Map<String, String> former) {
-    return new Links(TREE, Details.NONE, Map.of(), former);
+    return Links.of(TREE, former);
   }
 
   @Test
@@ -87,7 +91,7 @@ class LinksTest {
                   pages.get(random.nextInt(pages.size())).id(),
                   true));
         }
-        Links links = new Links(new PageTree(pages), Details.NONE, Map.of(), former);
+        Links links = Links.of(new PageTree(pages), former);
         for (SitePage each : pages) {
           assertThat(links.address("page:" + each.id())).contains(each.address());
         }

@@ -21,7 +21,6 @@ import goodbones.render.Facts;
 import goodbones.render.Pictured;
 import goodbones.render.Renderer;
 import goodbones.render.Surroundings;
-import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.PageKind;
 import goodbones.site.PageTree;
@@ -114,8 +113,8 @@ class ListOfPagesTest {
   }
 
   private static String html(Shown shown, PageTree tree, Map<String, String> former, boolean ids) {
-    Facts facts = Facts.of("Windrush", "", Details.NONE, List.of(), tree, former, "home", 2026);
-    Links links = new Links(tree, Details.NONE, Map.of(), former);
+    Links links = Links.of(tree, former);
+    Facts facts = Facts.of("Windrush", "", List.of(), links, "home", 2026);
     Surroundings around =
         new Surroundings(
             Pictured.at(id -> id + ".svg"),
@@ -215,13 +214,7 @@ class ListOfPagesTest {
 
   private static List<String> missed(Shown shown) {
     SurveyedSite site =
-        SurveyedSite.of(
-            new Links(TREE, Details.NONE, Map.of(), Map.of()),
-            Details.NONE,
-            List.of(),
-            false,
-            FINISHES,
-            Pictured.at(id -> id));
+        SurveyedSite.of(Links.of(TREE), List.of(), false, FINISHES, Pictured.at(id -> id));
     return SiteSurvey.RULES.stream()
         .filter(rule -> rule.word().equals("shown-pages"))
         .flatMap(rule -> rule.in(new SurveyedDocument("page", false, shown), site).stream())

@@ -19,7 +19,6 @@ import goodbones.document.StyleValue;
 import goodbones.library.Members;
 import goodbones.library.Shown;
 import goodbones.render.Pictured;
-import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.PageKind;
 import goodbones.site.PageTree;
@@ -44,7 +43,7 @@ class SiteSurveyTest {
       new SitePage("whole", "All", "/all", PageKind.PAGE, "", true, "All of it.", "said 1");
   private static final SurveyedSite SITE =
       new SurveyedSite(
-          new Links(new PageTree(List.of(HOME, WORK, WHOLE)), Details.NONE, Map.of(), Map.of()),
+          Links.of(new PageTree(List.of(HOME, WORK, WHOLE))),
           Set.of(Bound.NAME),
           Set.of("Main"),
           true,

@@ -220,7 +220,8 @@ public final class Samples {
             case COLOUR -> new Mark(Mark.Type.COLOUR, from, from + 4, colour());
             case BOUND ->
                 new Mark(Mark.Type.BOUND, from, from + 4, any(List.of(Bound.values())).word());
-            case LIST -> new Mark(Mark.Type.LIST, 0, said.length(), "");
+            case LIST ->
+                new Mark(Mark.Type.LIST, 0, said.length(), any(List.of("", Mark.NUMBERED)));
           };
       Node node = Node.of(goodbones.document.NodeId.of("n"), kind, "");
       FieldValue.Words marked = new FieldValue.Words(said, List.of(mark));

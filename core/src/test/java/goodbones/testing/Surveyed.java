@@ -1,12 +1,9 @@
 package goodbones.testing;
 
 import goodbones.render.Pictured;
-import goodbones.site.Details;
 import goodbones.site.Links;
-import goodbones.site.PageTree;
 import goodbones.style.SiteFinishes;
 import goodbones.survey.SurveyedSite;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
@@ -18,12 +15,6 @@ public final class Surveyed {
 
   public static SurveyedSite site() {
     return new SurveyedSite(
-        new Links(new PageTree(List.of()), Details.NONE, Map.of(), Map.of()),
-        Set.of(),
-        Set.of(),
-        false,
-        false,
-        LOOK,
-        Pictured.at(id -> id));
+        Links.NONE, Set.of(), Set.of(), false, false, LOOK, Pictured.at(id -> id));
   }
 }

@@ -176,6 +176,23 @@ class SitesApiTest {
     assertThat(renamed.status()).as(renamed.detail()).isEqualTo(200);
     publish(site);
     assertThat(published(site, "").select("main > section").eachAttr("id")).isEqualTo(before);
+
+    String path = "/api/pages/sf-home/section-address?node=sf-routes";
+    JsonNode address = api.read(path).body();
+    assertThat(before).contains(address.path("address").asString());
+    assertThat(address.path("byName").asString()).isEqualTo("quite-another");
+    assertThat(api.field("sf-timetable", "sf-tt-action/ca-button", "link", link).status())
+        .isEqualTo(200);
+    assertThat(api.write(path, Map.of()).body().path("address").asString())
+        .as("it follows its name when somebody asks")
+        .isEqualTo("quite-another");
+    publish(site);
+    assertThat(published(site, "").select("main > section").eachAttr("id"))
+        .contains("quite-another")
+        .hasSameSizeAs(before);
+    assertThat(published(site, "timetable/").select("main a.button").eachAttr("href"))
+        .contains("../#quite-another");
+    assertThat(api.read("/api/pages/sf-home/section-address?node=nothing").status()).isEqualTo(404);
   }
 
   @Test

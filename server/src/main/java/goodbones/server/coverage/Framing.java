@@ -4,6 +4,7 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.layout.Room;
 import goodbones.library.Shown;
 import goodbones.render.Framed;
 import goodbones.render.Rendered;
@@ -13,6 +14,7 @@ import goodbones.server.memory.Memory;
 import goodbones.server.memory.Same;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
+import goodbones.site.Region;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,6 +46,7 @@ public class Framing {
       long stamp,
       Same finishes,
       Same surroundings,
+      Room room,
       Map<StyleKey, StyleValue> page,
       List<String> named) {}
 
@@ -68,6 +71,7 @@ public class Framing {
       return around;
     }
     long stamp = sites.stamp(siteId);
+    boolean side = hasSide(standing);
     for (Coverages.Standing each : standing) {
       PageState part = sites.page(each.part());
       Drawn key =
@@ -77,15 +81,26 @@ public class Framing {
               stamp,
               new Same(finishes),
               new Same(surroundings),
+              each.region().room(side),
               root.styles(),
               root.namedStyles());
       around.add(
           new Framed.Part(
               each.region(),
               part.id(),
-              drawn.get(key, () -> drawn(part, root, finishes, surroundings))));
+              drawn.get(key, () -> drawn(part, root, finishes, surroundings.with(key.room())))));
     }
     return around;
+  }
+
+  private static boolean hasSide(List<Coverages.Standing> standing) {
+    return standing.stream().anyMatch(each -> each.region() == Region.SIDE);
+  }
+
+  /** How much of the page's width its own content has. */
+  @Transactional(readOnly = true)
+  public Room room(String siteId, String pageId) {
+    return Region.roomOfContent(hasSide(coverages.around(siteId, pageId)));
   }
 
   private Rendered drawn(

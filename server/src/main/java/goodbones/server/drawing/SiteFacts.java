@@ -2,11 +2,11 @@ package goodbones.server.drawing;
 
 import goodbones.render.Facts;
 import goodbones.server.sites.ClientDetails;
-import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.SiteInfo;
 import goodbones.server.sites.Sites;
 import java.time.Clock;
 import java.time.Year;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,13 +15,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class SiteFacts {
   private final ClientDetails details;
   private final Sites sites;
-  private final PageSettings settings;
+  private final SiteLinks links;
   private final Clock clock;
 
-  SiteFacts(ClientDetails details, Sites sites, PageSettings settings, Clock clock) {
+  SiteFacts(ClientDetails details, Sites sites, SiteLinks links, Clock clock) {
     this.details = details;
     this.sites = sites;
-    this.settings = settings;
+    this.links = links;
     this.clock = clock;
   }
 
@@ -36,10 +36,8 @@ public class SiteFacts {
     return Facts.of(
         site.name(),
         site.logo(),
-        details.of(site.id()),
         details.menus(site.id()),
-        sites.tree(site.id()),
-        settings.formerAddresses(site.id()),
+        links.of(site.id(), sites.tree(site.id()), Map.of()),
         page,
         Year.now(clock).getValue());
   }

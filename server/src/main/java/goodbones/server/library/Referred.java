@@ -14,13 +14,16 @@ public enum Referred {
   TOKEN,
   STYLE,
   SCHEME,
+  /** Shown, or linked to. */
   PICTURE,
+  /** A picture or another file that a link leads to. */
+  FILE,
   /** A revision that something in a revision is bound to, as {@code piece@number}. */
   BOUND;
 
   /**
    * @throws IllegalArgumentException if it is none of the words {@code token}, {@code style},
-   *     {@code scheme}, {@code picture}
+   *     {@code scheme}, {@code picture}, {@code file}
    */
   public static Referred ofWord(String word) {
     for (Referred kind : values()) {
@@ -41,12 +44,19 @@ public enum Referred {
       case TOKEN -> References.of(root).tokens();
       case STYLE -> References.of(root).namedStyles();
       case SCHEME -> References.of(root).schemes();
-      case PICTURE -> Uses.of(root).pictures();
+      case PICTURE -> both(Uses.of(root));
+      case FILE -> Uses.of(root).files();
       case BOUND ->
           Placements.of(root).values().stream()
               .map(one -> BoundIn.name(one.pieceId(), one.settled()))
               .collect(Collectors.toCollection(TreeSet::new));
     };
+  }
+
+  private static Collection<String> both(Uses uses) {
+    Collection<String> ids = new TreeSet<>(uses.pictures());
+    ids.addAll(uses.files());
+    return ids;
   }
 
   /** The innermost of the nodes, in reading order, in which something is first referred to. */

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -13,9 +14,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class LinkController {
   private final LinkTargets targets;
+  private final SectionAddresses addresses;
 
-  LinkController(LinkTargets targets) {
+  LinkController(LinkTargets targets, SectionAddresses addresses) {
     this.targets = targets;
+    this.addresses = addresses;
   }
 
   /**
@@ -36,6 +39,22 @@ class LinkController {
   @GetMapping("/sites/{id}/target")
   LinkTargets.Target target(@PathVariable String id, @RequestParam String link) {
     return targets.target(id, link);
+  }
+
+  /**
+   * The address of a section that stands straight on a page.
+   *
+   * @param node the section, or what of the page it comes from
+   */
+  @GetMapping("/pages/{id}/section-address")
+  SectionAddresses.SectionAddress address(@PathVariable String id, @RequestParam String node) {
+    return addresses.of(id, node);
+  }
+
+  /** Lets a section's address follow what it is called now. */
+  @PostMapping("/pages/{id}/section-address")
+  SectionAddresses.SectionAddress follow(@PathVariable String id, @RequestParam String node) {
+    return addresses.follow(id, node);
   }
 
   record BoundView(String word, String title) {}

@@ -3,9 +3,11 @@ package goodbones.server.links;
 import goodbones.document.Field;
 import goodbones.document.PageShown;
 import goodbones.server.drawing.Sections;
+import goodbones.server.drawing.SiteLinks;
+import goodbones.server.files.ClientFiles;
+import goodbones.server.files.FileView;
 import goodbones.server.memory.Memory;
 import goodbones.server.pictures.Pictures;
-import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageInfo;
 import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.Sites;
@@ -33,16 +35,23 @@ class LinkTargets {
   private static final String OF_ITEM = "The page that the item shows";
   private static final String IN_LISTS = "in lists of pages";
   private final Sites sites;
-  private final ClientDetails details;
+  private final SiteLinks siteLinks;
   private final PageSettings settings;
+  private final ClientFiles files;
   private final Pictures pictures;
   private final Memory<Looked, List<Addresses.Named>> known =
       new Memory<>(MOST_SECTIONS, List::size);
 
-  LinkTargets(Sites sites, ClientDetails details, PageSettings settings, Pictures pictures) {
+  LinkTargets(
+      Sites sites,
+      SiteLinks siteLinks,
+      PageSettings settings,
+      ClientFiles files,
+      Pictures pictures) {
     this.sites = sites;
-    this.details = details;
+    this.siteLinks = siteLinks;
     this.settings = settings;
+    this.files = files;
     this.pictures = pictures;
   }
 
@@ -85,6 +94,9 @@ class LinkTargets {
     }
     detail(all, links, words, "phone", "The client’s phone number");
     detail(all, links, words, "mail", "The client’s mail address");
+    files.of(siteId).stream()
+        .filter(file -> !file.away() && fits(file.fileName(), words))
+        .forEach(file -> all.add(target(file)));
     if (!words.isEmpty()) {
       pictures.of(siteId).stream()
           .filter(picture -> fits(picture.fileName(), words))
@@ -105,8 +117,7 @@ class LinkTargets {
   }
 
   private Links links(String siteId, PageTree tree) {
-    return new Links(
-        tree, details.of(siteId), settings.sections(siteId), settings.formerAddresses(siteId));
+    return siteLinks.of(siteId, tree, settings.sections(siteId));
   }
 
   private static boolean fits(String title, String words) {
@@ -156,6 +167,10 @@ class LinkTargets {
         .toList();
   }
 
+  private static Target target(FileView file) {
+    return new Target(Links.FILE + file.id(), "file", file.fileName(), file.kind());
+  }
+
   @Transactional(readOnly = true)
   Target target(String siteId, String link) {
     PageTree tree = sites.tree(siteId);
@@ -179,10 +194,13 @@ class LinkTargets {
           () -> new Target(link, "page", page.get().title(), page.get().address()));
     }
     if (link.startsWith(Links.FILE)) {
-      String id = link.substring(Links.FILE.length());
+      String id = Links.fileOf(link);
+      if (address.isEmpty()) {
+        return new Target(link, "nowhere", "A file that is not there any more", "");
+      }
       return pictures.exists(id)
           ? new Target(link, "file", pictures.get(id).fileName(), PICTURE)
-          : new Target(link, "nowhere", "A file that is not there any more", "");
+          : target(files.view(id));
     }
     if (link.startsWith(Links.PAGE) || link.startsWith(Links.ROLE)) {
       return new Target(

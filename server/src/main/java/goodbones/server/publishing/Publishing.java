@@ -1,6 +1,8 @@
 package goodbones.server.publishing;
 
 import goodbones.server.coverage.Framing;
+import goodbones.server.drawing.SiteLinks;
+import goodbones.server.files.ClientFiles;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.Pictures;
@@ -32,13 +34,17 @@ class Publishing {
       PageSettings settings,
       ClientDetails details,
       Framing framing,
+      SiteLinks links,
       Pictures pictures,
+      ClientFiles clientFiles,
       Fonts fonts,
       FinishesStore finishes,
       PublishedFileRepository files,
       PublicationRepository publications,
       Clock clock) {
-    this.from = new SiteFiles.Sources(sites, settings, details, framing, pictures, fonts, clock);
+    this.from =
+        new SiteFiles.Sources(
+            sites, settings, details, framing, links, pictures, clientFiles, fonts, clock);
     this.finishes = finishes;
     this.files = files;
     this.publications = publications;

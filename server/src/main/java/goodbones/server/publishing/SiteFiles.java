@@ -12,6 +12,9 @@ import goodbones.render.StyleSheet;
 import goodbones.render.Surroundings;
 import goodbones.server.coverage.Framing;
 import goodbones.server.drawing.Sections;
+import goodbones.server.drawing.SiteLinks;
+import goodbones.server.files.ClientFiles;
+import goodbones.server.files.FileView;
 import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.PictureBook;
 import goodbones.server.pictures.PictureView;
@@ -57,7 +60,6 @@ final class SiteFiles {
   private final List<FontFace> faces;
   private final PageTree tree;
   private final Map<String, Map<String, String>> sections;
-  private final Map<String, String> former;
   private final Links links;
   private final PictureBook book;
   private final Map<String, Pictured> pictured = new HashMap<>();
@@ -69,7 +71,9 @@ final class SiteFiles {
       PageSettings settings,
       ClientDetails details,
       Framing framing,
+      SiteLinks links,
       Pictures pictures,
+      ClientFiles files,
       Fonts fonts,
       Clock clock) {}
 
@@ -82,8 +86,7 @@ final class SiteFiles {
     this.tree =
         new PageTree(from.sites().tree(siteId).all().stream().filter(SitePage::ready).toList());
     this.sections = sections(from, siteId);
-    this.former = from.settings().formerAddresses(siteId);
-    this.links = new Links(tree, from.details().of(siteId), sections, former);
+    this.links = from.links().of(siteId, tree, sections);
   }
 
   /** The addresses of all sections; those that are published for the first time get one. */
@@ -115,7 +118,10 @@ final class SiteFiles {
       Surroundings around = surroundings(page.id(), base);
       Framed body =
           new Framed(
-              Renderer.render(around.of(from.sites().shown(page)), finishes, around),
+              Renderer.render(
+                  around.of(from.sites().shown(page)),
+                  finishes,
+                  around.with(from.framing().room(site.id(), page.id()))),
               from.framing().around(page, finishes, around));
       rendered.addAll(body.rendered());
       files.put(
@@ -176,10 +182,8 @@ final class SiteFiles {
         Facts.of(
                 site.name(),
                 site.logo(),
-                from.details().of(site.id()),
                 from.details().menus(site.id()),
-                tree,
-                former,
+                links,
                 page,
                 Year.now(from.clock()).getValue())
             .withSections(sections.getOrDefault(page, Map.of()));
@@ -188,11 +192,23 @@ final class SiteFiles {
 
   /** Where a stored link leads from a page; empty if it leads nowhere. */
   private String leadsTo(String base, String link) {
-    if (link.startsWith(Links.FILE)) {
-      String id = link.substring(Links.FILE.length());
-      return book.find(id).isPresent() ? base + pictured(id).url() : "";
+    return links
+        .address(link)
+        .map(
+            address ->
+                link.startsWith(Links.FILE) ? base + file(Links.fileOf(link)) : link(base, address))
+        .orElse("");
+  }
+
+  /** A picture or another file that is linked to, as it is published. */
+  private String file(String id) {
+    if (book.find(id).isPresent()) {
+      return pictured(id).url();
     }
-    return links.address(link).map(address -> link(base, address)).orElse("");
+    FileView file = from.files().view(id);
+    String path = "files/" + file.fileName();
+    files.computeIfAbsent(path, wanted -> new Content(file.mediaType(), from.files().bytes(id)));
+    return path;
   }
 
   /** A picture with its files as they are published, which are made when it is first asked for. */

@@ -25,7 +25,7 @@ class ReachController {
   /**
    * Where something is used that documents refer to, through every level.
    *
-   * @param kind {@code token}, {@code style}, {@code scheme} or {@code picture}
+   * @param kind {@code token}, {@code style}, {@code scheme}, {@code picture} or {@code file}
    */
   @GetMapping("/uses/{kind}/{id}")
   PieceUses.ReferredIn uses(@PathVariable String kind, @PathVariable String id) {

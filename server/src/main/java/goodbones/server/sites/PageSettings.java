@@ -3,7 +3,6 @@ package goodbones.server.sites;
 import goodbones.server.history.Changes;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
-import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
@@ -143,7 +142,7 @@ public class PageSettings {
   public Map<String, String> leadOn(String siteId, PageTree tree) {
     Set<String> taken = tree.all().stream().map(SitePage::address).collect(Collectors.toSet());
     Map<String, String> leads = new TreeMap<>();
-    Links links = new Links(tree, Details.NONE, Map.of(), formerAddresses(siteId));
+    Links links = Links.of(tree, formerAddresses(siteId));
     former(siteId).said().pages().keySet().stream()
         .filter(address -> address.startsWith("/") && !taken.contains(address))
         .forEach(address -> links.page(address).ifPresent(to -> leads.put(address, to.address())));

@@ -1,9 +1,11 @@
 package goodbones.server.survey;
 
 import goodbones.document.Edit;
+import goodbones.layout.Room;
 import goodbones.render.Pictured;
 import goodbones.server.coverage.Coverages;
 import goodbones.server.drawing.Wording;
+import goodbones.server.files.ClientFiles;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.memory.Memory;
 import goodbones.server.memory.Same;
@@ -22,6 +24,7 @@ import goodbones.site.Details;
 import goodbones.site.Links;
 import goodbones.site.Menu;
 import goodbones.site.PageTree;
+import goodbones.site.Region;
 import goodbones.site.SitePage;
 import goodbones.style.SiteFinishes;
 import goodbones.survey.Finding;
@@ -55,6 +58,7 @@ public class Surveys {
   private final Coverages coverages;
   private final FinishesStore finishes;
   private final Pictures pictures;
+  private final ClientFiles files;
   private final Memory<Looked, Found> known = new Memory<>(MOST_FINDINGS, Found::count);
 
   Surveys(
@@ -63,17 +67,20 @@ public class Surveys {
       PageSettings settings,
       Coverages coverages,
       FinishesStore finishes,
-      Pictures pictures) {
+      Pictures pictures,
+      ClientFiles files) {
     this.sites = sites;
     this.details = details;
     this.settings = settings;
     this.coverages = coverages;
     this.finishes = finishes;
     this.pictures = pictures;
+    this.files = files;
   }
 
   /** All that the findings in one document, or on one page, depend on. */
-  private record Looked(String what, List<Long> versions, long stamp, Same site, Same look) {}
+  private record Looked(
+      String what, List<Placed> read, List<Long> versions, long stamp, Same site, Same look) {}
 
   /**
    * What was found.
@@ -98,14 +105,15 @@ public class Surveys {
       List<Menu> menus,
       List<SitePage> pages,
       Map<String, Map<String, String>> sections,
-      Map<String, String> former) {
+      Map<String, String> former,
+      Set<String> files) {
     Known without(List<SitePage> others) {
-      return new Known(site, details, menus, others, sections, former);
+      return new Known(site, details, menus, others, sections, former, files);
     }
 
     SurveyedSite surveyed(SiteFinishes look, Function<String, Pictured> pictures) {
-      Links links = new Links(new PageTree(pages), details, sections, former);
-      return SurveyedSite.of(links, details, menus, !site.logo().isEmpty(), look, pictures);
+      Links links = new Links(new PageTree(pages), details, sections, former, files);
+      return SurveyedSite.of(links, menus, !site.logo().isEmpty(), look, pictures);
     }
   }
 
@@ -173,10 +181,18 @@ public class Surveys {
             details.menus(siteId),
             tree.all(),
             settings.sections(siteId),
-            settings.formerAddresses(siteId));
+            settings.formerAddresses(siteId),
+            files.linkable(siteId));
     Known site =
         latest.merge(siteId, now, (before, asked) -> before.equals(asked) ? before : asked);
     return new Survey(siteId, tree, site);
+  }
+
+  /** A document with how much of the page's width it has. */
+  private record Placed(String document, Room room) {
+    static Placed alone(String document) {
+      return new Placed(document, Room.WHOLE);
+    }
   }
 
   /** One survey of one site. */
@@ -189,7 +205,7 @@ public class Surveys {
     private final long stamp;
     private final Function<String, List<Coverages.Standing>> around;
     private final Map<String, PageInfo> infos;
-    private final Map<String, SurveyedDocument> documents = new HashMap<>();
+    private final Map<Placed, SurveyedDocument> documents = new HashMap<>();
     private final Map<String, Set<Finding>> found = new HashMap<>();
 
     private Survey(String siteId, PageTree tree, Known known) {
@@ -206,16 +222,17 @@ public class Surveys {
 
     /** A page with what stands around it; a shared part by itself. */
     private void lookAt(String id) {
-      List<String> read = tree.find(id).isPresent() ? read(id) : List.of(id);
-      for (String document : read) {
-        look(document, List.of(document), rule -> rule.in(document(document), site));
+      boolean isPage = tree.find(id).isPresent();
+      List<Placed> read = isPage ? read(id) : wherever(id);
+      for (Placed placed : read) {
+        look("document", List.of(placed), rule -> rule.in(document(placed), site));
       }
       tree.find(id)
           .ifPresent(
               page -> {
                 String description = info(id).description();
                 look(
-                    "page " + description + id,
+                    "page " + description,
                     read,
                     rule ->
                         rule.on(
@@ -233,8 +250,9 @@ public class Surveys {
       List<FindingView> links = new ArrayList<>();
       for (String id : infos.keySet()) {
         if (!id.equals(pageId)) {
-          List<Finding> now = SiteSurvey.LINKS.in(document(id), site);
-          SiteSurvey.LINKS.in(document(id), without).stream()
+          SurveyedDocument document = document(Placed.alone(id));
+          List<Finding> now = SiteSurvey.LINKS.in(document, site);
+          SiteSurvey.LINKS.in(document, without).stream()
               .filter(finding -> !now.contains(finding))
               .map(this::view)
               .forEach(links::add);
@@ -261,25 +279,38 @@ public class Surveys {
     }
 
     /** The documents of a page in the order in which they are read. */
-    private List<String> read(String pageId) {
+    private List<Placed> read(String pageId) {
       List<Coverages.Standing> standing = around.apply(pageId);
-      List<String> read = new ArrayList<>();
+      boolean side = standing.stream().anyMatch(each -> each.region() == Region.SIDE);
+      List<Placed> read = new ArrayList<>();
       standing.stream()
           .filter(each -> each.region().isBeforeContent())
-          .forEach(each -> read.add(each.part()));
-      read.add(pageId);
+          .forEach(each -> read.add(new Placed(each.part(), each.region().room(side))));
+      read.add(new Placed(pageId, Region.roomOfContent(side)));
       standing.stream()
           .filter(each -> !each.region().isBeforeContent())
-          .forEach(each -> read.add(each.part()));
-      return read.stream().filter(infos::containsKey).toList();
+          .forEach(each -> read.add(new Placed(each.part(), each.region().room(side))));
+      return read.stream().filter(placed -> infos.containsKey(placed.document())).toList();
     }
 
-    private SurveyedDocument document(String id) {
+    /** A shared part in each width that it has on the pages that show it. */
+    private List<Placed> wherever(String part) {
+      List<Placed> placed =
+          tree.all().stream()
+              .flatMap(page -> read(page.id()).stream())
+              .filter(each -> each.document().equals(part))
+              .distinct()
+              .toList();
+      return placed.isEmpty() ? List.of(Placed.alone(part)) : placed;
+    }
+
+    private SurveyedDocument document(Placed placed) {
       return documents.computeIfAbsent(
-          id,
+          placed,
           each -> {
-            PageState state = sites.page(each);
-            return new SurveyedDocument(each, state.shared(), sites.shown(state));
+            PageState state = sites.page(each.document());
+            return new SurveyedDocument(
+                each.document(), state.shared(), sites.shown(state), each.room());
           });
     }
 
@@ -287,11 +318,12 @@ public class Surveys {
       return Objects.requireNonNull(infos.get(id));
     }
 
-    private void look(String what, List<String> read, Function<SurveyRule, List<Finding>> by) {
+    private void look(String what, List<Placed> read, Function<SurveyRule, List<Finding>> by) {
       Looked key =
           new Looked(
               what,
-              read.stream().map(id -> info(id).version()).toList(),
+              read,
+              read.stream().map(placed -> info(placed.document()).version()).toList(),
               stamp,
               new Same(known),
               new Same(site.look()));
@@ -319,7 +351,7 @@ public class Surveys {
       String title =
           finding
               .node()
-              .flatMap(node -> document(finding.document()).shown().find(node))
+              .flatMap(node -> document(Placed.alone(finding.document())).shown().find(node))
               .map(Wording::title)
               .orElse("");
       return new FindingView(

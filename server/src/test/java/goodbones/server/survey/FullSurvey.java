@@ -1,6 +1,7 @@
 package goodbones.server.survey;
 
 import goodbones.server.coverage.Coverages;
+import goodbones.server.files.ClientFiles;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.sites.ClientDetails;
@@ -25,7 +26,8 @@ public final class FullSurvey {
             beans.getBean(PageSettings.class),
             beans.getBean(Coverages.class),
             beans.getBean(FinishesStore.class),
-            beans.getBean(Pictures.class)),
+            beans.getBean(Pictures.class),
+            beans.getBean(ClientFiles.class)),
         siteId);
   }
 
