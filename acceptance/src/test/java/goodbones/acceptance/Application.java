@@ -1,16 +1,11 @@
 package goodbones.acceptance;
 
-import static java.nio.file.StandardOpenOption.CREATE;
-import static java.nio.file.StandardOpenOption.WRITE;
-
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -23,7 +18,6 @@ import java.util.concurrent.TimeUnit;
  */
 final class Application implements AutoCloseable {
   private static final Path UNPACKED = Path.of("../server/target/app");
-  private static final Path TURN = Path.of("../server/target/unpacking.lock");
   private static final String DATABASE = "good-bones.mv.db";
   private static final Duration PATIENCE = Duration.ofMinutes(4);
   private static final Prepared<Path> FILLED = new Prepared<>(Application::fill);
@@ -65,12 +59,10 @@ final class Application implements AutoCloseable {
     return data;
   }
 
-  /** As the start script does it; of several processes at once, the first does it for all. */
+  /** As the start script does it. */
   private static void unpack() throws IOException {
-    try (FileChannel turn = FileChannel.open(TURN, WRITE, CREATE);
-        FileLock ignored = turn.lock()) {
-      Process unpacking =
-          new ProcessBuilder("bash", "../good-bones", "unpacked").inheritIO().start();
+    Process unpacking = new ProcessBuilder("bash", "../good-bones", "unpacked").inheritIO().start();
+    try {
       if (unpacking.waitFor() != 0) {
         throw new IOException("what was built could not be unpacked");
       }
