@@ -263,7 +263,7 @@ class KilledTest {
   @Test
   void whatWasAcknowledgedIsThereAfterEveryKill() throws Exception {
     Acknowledged had = new Acknowledged();
-    try (Application application = Application.start()) {
+    try (Application application = Application.startAlone()) {
       release(new Visitor(application.address()));
       for (int i = 0; i < KILLS; i++) {
         Random random = new Random(SEED + i);
