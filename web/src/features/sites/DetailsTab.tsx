@@ -4,6 +4,7 @@ import { answer, api, Problem, uploadPicture, type Schemas } from '../../api/cli
 import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { KeepLine, useKeep } from '../../ui/Keep';
+import { IconField } from '../../workbench/ladder/IconField';
 import { Failed, Loading } from '../../ui/States';
 import { lines } from './clientLines';
 import { useDetails } from './useSites';
@@ -186,7 +187,18 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
       <fieldset className="col-span-2">
         <legend className="font-medium">Social links</legend>
         {said.social.map((one, i) => (
-          <div key={i} className="grid grid-cols-[200px_minmax(0,1fr)_auto] gap-3 mt-1.5">
+          <div
+            key={i}
+            className="grid grid-cols-[170px_200px_minmax(0,1fr)_auto] items-center gap-3 mt-1.5"
+          >
+            <IconField
+              id={`${id}icon${i}`}
+              value={one.icon}
+              mayBeNone
+              onChange={(icon) => {
+                set({ social: said.social.map((s, j) => (j === i ? { ...s, icon } : s)) });
+              }}
+            />
             <input
               aria-label={`Name of service ${i + 1}`}
               placeholder="Name of the service"
@@ -225,7 +237,7 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
           look="quiet"
           className="mt-2"
           onClick={() => {
-            set({ social: [...said.social, { name: '', address: '' }] });
+            set({ social: [...said.social, { name: '', address: '', icon: '' }] });
           }}
         >
           Add a service

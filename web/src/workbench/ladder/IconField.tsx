@@ -2,6 +2,7 @@ import { Radio, RadioGroup } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
 import { inputClass } from '../../ui/inputClass';
 import { Sheet } from '../../ui/Sheet';
 import { Empty, Failed, Loading } from '../../ui/States';
@@ -41,11 +42,13 @@ type Props = {
   id: string;
   /** The name of an icon, with “solid” after it if it is; empty for none. */
   value: string;
-  onChange: (icon: string) => Promise<void>;
+  /** Whether there need be none. */
+  mayBeNone?: boolean;
+  onChange: (icon: string) => Promise<void> | void;
 };
 
 /** Which icon stands there. */
-export function IconField({ id, value, onChange }: Props) {
+export function IconField({ id, value, mayBeNone = false, onChange }: Props) {
   const [open, setOpen] = useState(false);
   const icons = useQuery({
     queryKey: ['icons'],
@@ -66,7 +69,7 @@ export function IconField({ id, value, onChange }: Props) {
         }}
       >
         {here && <Drawing icon={here} solid={solid} size={18} />}
-        {name === '' ? 'Choose an icon' : titleOf(name)}
+        {name !== '' ? titleOf(name) : mayBeNone ? 'No icon' : 'Choose an icon'}
         {here && solid && here.solid.length > 0 && <span className="text-soft">solid</span>}
       </button>
       <Sheet
@@ -84,6 +87,7 @@ export function IconField({ id, value, onChange }: Props) {
             icons={icons.data}
             chosen={name}
             solid={solid}
+            mayBeNone={mayBeNone}
             onChoose={async (icon) => {
               await onChange(icon);
               setOpen(false);
@@ -101,6 +105,7 @@ type ChoiceProps = {
   icons: readonly Icon[];
   chosen: string;
   solid: boolean;
+  mayBeNone: boolean;
   onChoose: (icon: string) => Promise<void>;
 };
 
@@ -109,7 +114,7 @@ const forms = [
   { solid: true, title: 'Solid' },
 ];
 
-function Choice({ icons, chosen, solid, onChoose }: ChoiceProps) {
+function Choice({ icons, chosen, solid, mayBeNone, onChoose }: ChoiceProps) {
   const [words, setWords] = useState('');
   const [wantsSolid, setWantsSolid] = useState(solid);
   const wanted = words.trim().toLowerCase();
@@ -147,6 +152,11 @@ function Choice({ icons, chosen, solid, onChoose }: ChoiceProps) {
             </Radio>
           ))}
         </RadioGroup>
+        {mayBeNone && chosen !== '' && (
+          <Button look="quiet" onClick={() => void onChoose('')}>
+            No icon
+          </Button>
+        )}
         <span role="status" className="ml-auto text-[13px] text-soft">
           {found.length} of {icons.length}
         </span>

@@ -56,9 +56,10 @@ public record Facts(
    * @param current whether it leads to the page itself
    * @param newTab whether it opens beside the page that it stands on
    * @param below the links that are filed under it
+   * @param icon the icon before its words, as {@code FieldValue.Icon} says it; empty for none
    */
   public record Entry(
-      String words, String link, boolean current, boolean newTab, List<Entry> below) {
+      String words, String link, boolean current, boolean newTab, List<Entry> below, String icon) {
     public Entry {
       below = List.copyOf(below);
     }
@@ -88,7 +89,9 @@ public record Facts(
         logo,
         byName,
         links.details().social().stream()
-            .map(each -> new Entry(each.name(), each.address(), false, false, List.of()))
+            .map(
+                each ->
+                    new Entry(each.name(), each.address(), false, false, List.of(), each.icon()))
             .toList(),
         Map.of(),
         links);
@@ -114,7 +117,8 @@ public record Facts(
                 item.link(),
                 to.filter(there -> there.id().equals(page)).isPresent(),
                 item.newTab(),
-                entries(item.below(), links, page)));
+                entries(item.below(), links, page),
+                ""));
       }
     }
     return entries;

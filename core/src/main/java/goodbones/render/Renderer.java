@@ -288,6 +288,7 @@ public final class Renderer {
         .append(href(new FieldValue.Link(entry.link(), entry.newTab())))
         .append(entry.current() ? " aria-current=\"page\"" : "")
         .append('>')
+        .append(IconSvg.of(FieldValue.Icon.of(entry.icon())).orElse(""))
         .append(Html.escape(entry.words()))
         .append("</a>");
     if (!entry.below().isEmpty()) {

@@ -50,6 +50,7 @@ public final class StyleSheet {
       .menu a:focus-visible,.menu-open:focus-visible,.social a:focus-visible,.logo:focus-visible\
       {outline-style:solid;outline-width:3px;outline-color:currentcolor;outline-offset:2px}
       .social{display:flex;flex-wrap:wrap}
+      .social svg{width:1.25em;height:1.25em;margin-right:.4em;vertical-align:-.25em}
       @media (width>=640px){.menu-open{display:none}}
       @media (width>=640px){.menu>.menu-list{display:flex;flex-wrap:wrap;flex-direction:inherit;\
       row-gap:inherit;column-gap:inherit;position:static;inset:auto;width:auto;height:auto;\

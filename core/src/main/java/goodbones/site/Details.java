@@ -29,8 +29,19 @@ public record Details(
   /**
    * @param name what the service is called
    * @param address begins with {@code https://}
+   * @param icon the icon that stands before it, as {@code FieldValue.Icon} says it; empty for none
    */
-  public record Social(String name, String address) {}
+  public record Social(String name, String address, String icon) {
+    public Social {
+      // What was kept before icons were asked for does not say one.
+      icon = icon == null ? "" : icon;
+    }
+
+    /** Without an icon. */
+    public Social(String name, String address) {
+      this(name, address, "");
+    }
+  }
 
   public Details {
     social = social == null ? List.of() : List.copyOf(social);

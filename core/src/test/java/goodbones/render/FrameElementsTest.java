@@ -43,7 +43,7 @@ class FrameElementsTest {
           "",
           "2 Sail Loft\nWindrush",
           "",
-          List.of(new Details.Social("Knots", "https://knots.example")));
+          List.of(new Details.Social("Knots", "https://knots.example", "anchor")));
 
   private static final Links LINKS = new Links(TREE, DETAILS, Map.of(), Map.of(), Set.of("prices"));
 
@@ -85,6 +85,14 @@ class FrameElementsTest {
         .doesNotContain("Gone");
     assertThat(html(menu("None"), false, "")).isEmpty();
     assertThat(html(menu("None"), true, "")).contains("data-unset");
+  }
+
+  @Test
+  void aSocialLinkHasItsIconBeforeItsWords() {
+    String drawn = Icons.named("anchor").orElseThrow().outline().get(0);
+    assertThat(html(node("so", Kind.SOCIAL), false, ""))
+        .containsSubsequence(
+            "<a href=\"https://knots.example\">", "<svg", drawn, "</svg>Knots</a>");
   }
 
   @Test

@@ -23,6 +23,8 @@ import goodbones.site.Links;
 import goodbones.site.PageKind;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
+import goodbones.style.Finishes;
+import goodbones.style.NamedStyle;
 import goodbones.style.SiteFinishes;
 import goodbones.testing.CataloguePages;
 import goodbones.testing.HouseFinishes;
@@ -314,6 +316,32 @@ class SiteSurveyTest {
     assertThat(mended)
         .containsExactly(
             "heading-order", "line-length", "main-heading", "phone-text", "target-size", "tokens");
+  }
+
+  @Test
+  void aLengthThatATokenIsForIsThatTokenAndNoOther() {
+    Node page =
+        node(
+            "home",
+            Kind.PAGE,
+            styled(text("as-large"), "font-size", "18px"),
+            styled(text("larger"), "font-size", "19px"),
+            styled(text("other-use"), "padding-top", "18px"),
+            styled(text("bends"), "font-size", "60px"));
+    Finishes house =
+        Finishes.of(
+            HouseFinishes.house().tokens(),
+            List.of(
+                new NamedStyle("said", "Said", HouseFinishes.styles("font-size", "{size.text}")),
+                new NamedStyle(
+                    "loud", "Loud", HouseFinishes.styles("font-size", "{size.display}"))),
+            Map.of());
+    SurveyedSite site =
+        SurveyedSite.of(
+            Links.NONE, List.of(), false, new SiteFinishes(house, Map.of()), SITE.pictures());
+    assertThat(new ValuesAreTokens().in(new SurveyedDocument("home", false, Shown.of(page)), site))
+        .extracting(Finding::message)
+        .containsExactly("Text size 18px is as good as the token size.text: put that on");
   }
 
   private static List<Finding> by(SurveyRule rule, Node page) {

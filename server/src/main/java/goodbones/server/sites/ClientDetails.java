@@ -1,5 +1,7 @@
 package goodbones.server.sites;
 
+import goodbones.document.FieldValue;
+import goodbones.document.Icons;
 import goodbones.server.problems.BadInput;
 import goodbones.site.Details;
 import goodbones.site.Menu;
@@ -96,6 +98,11 @@ public class ClientDetails {
           social.address().matches("https?://[^\\s\"<>]+"),
           "social",
           "“" + social.address() + "” is no address: it begins with https://");
+      String icon = FieldValue.Icon.of(social.icon()).name();
+      BadInput.require(
+          icon.isEmpty() || Icons.named(icon).isPresent(),
+          "social",
+          "There is no icon “" + icon + "”; choose one of those that there are");
     }
     SiteEntity site = repository.findById(about.id()).orElseThrow();
     site.describe(about);
