@@ -273,6 +273,9 @@ function Strip(props: StripProps) {
           autoFocus
           aria-label="Name of the section"
           defaultValue={node.name}
+          onFocus={(event) => {
+            event.currentTarget.select();
+          }}
           className="absolute inset-x-0 bottom-0 border border-verdigris bg-sheet px-1 text-[11px] z-20"
           onKeyDown={(event) => {
             event.stopPropagation();

@@ -11,6 +11,9 @@ export function Rename({ node, onRename, onClose }: Props) {
       autoFocus
       aria-label={`Name of the ${node.kind}`}
       defaultValue={node.name}
+      onFocus={(event) => {
+        event.currentTarget.select();
+      }}
       placeholder={`Name of the ${node.kind}`}
       className="border border-verdigris bg-sheet px-2 py-1 text-[12.5px]"
       onKeyDown={(event) => {

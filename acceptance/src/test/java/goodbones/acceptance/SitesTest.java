@@ -4,8 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.MethodOrderer;
@@ -199,5 +202,60 @@ class SitesTest extends WithDesigner {
     page().waitForCondition(() -> titles().get(1).equals("Timetable"));
     assertThat(titles())
         .containsExactly("Home", "Timetable", "Fares", "The islands", "Before you sail");
+  }
+
+  private static FilePayload file(String name, String content) {
+    return new FilePayload(
+        name, "application/octet-stream", content.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  @Order(23)
+  void aFileIsBroughtInWhereALinkIsToLeadToItAndTheLinkFollowsItsName() {
+    show("/sites/quillon-clocks/pages/qc-repairs");
+    designer.takeSection("Call to action");
+    designer.takeInHand("Find the bench");
+    designer.field("Link").click();
+    designer.field("Link").fill("Prices");
+    assertThat(
+            page()
+                .getByRole(
+                    AriaRole.OPTION, new Page.GetByRoleOptions().setName("Bring a file in…")))
+        .isVisible();
+    designer.field("File for Link").setInputFiles(file("Prices 2026.pdf", "<html>"));
+    assertThat(designer.region("Ladder")).containsText("named as PDF");
+    designer.field("File for Link").setInputFiles(file("Prices 2026.pdf", "%PDF-1.7 %%EOF"));
+    assertThat(designer.field("Link")).hasValue("prices-2026.pdf");
+    designer.awaitSaved();
+
+    designer.go("/sites/quillon-clocks?tab=files");
+    assertThat(page().getByRole(AriaRole.ROW).last()).containsText("in 1 place");
+    designer.button("Put it away").click();
+    assertThat(page().getByText("linked to in 1 place")).isVisible();
+    designer.field("Name of prices-2026.pdf").fill("What we charge");
+    press("Enter");
+    assertThat(designer.field("Name of what-we-charge.pdf")).isVisible();
+    publish();
+    designer.go("/hosted/quillon-clocks/repairs/");
+    assertThat(page().locator("main a[href$='files/what-we-charge.pdf']")).isVisible();
+    assertThat(page().request().get(page().url() + "../files/what-we-charge.pdf")).isOK();
+  }
+
+  @Test
+  @Order(24)
+  void aSectionIsRenamedAndItsAddressFollowsWhenThatIsAsked() {
+    designer.go("/sites/saltmarsh-ferries");
+    publish();
+    show("/sites/saltmarsh-ferries/pages/sf-home");
+    designer.takeSection("Three routes");
+    assertThat(designer.region("Ladder")).containsText("#three-routes");
+    press("F2");
+    page().keyboard().type("Where we sail");
+    press("Enter");
+    designer.awaitSaved();
+    assertThat(designer.region("Ladder")).containsText("#three-routes");
+    designer.button("Make it #where-we-sail").click();
+    assertThat(designer.region("Ladder")).containsText("#where-we-sail");
+    assertThat(designer.button("Make it #where-we-sail")).hasCount(0);
   }
 }

@@ -141,6 +141,20 @@ class WordsInPlaceTest extends WithDesigner {
   }
 
   @Test
+  void linesAreCounted() {
+    begin("Dig it over");
+    choose("Dig");
+    tool("Numbered list").click();
+    keep();
+    assertMarked("<ol><li>Dig it over</li></ol>");
+    begin();
+    choose("Dig");
+    tool("List").click();
+    keep();
+    assertMarked("<ul><li>Dig it over</li></ul>");
+  }
+
+  @Test
   void wordsLeadSomewhereElsewhereAndNowhereAgain() {
     begin("Ask at the gate");
     choose("the gate");

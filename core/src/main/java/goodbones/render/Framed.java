@@ -1,5 +1,6 @@
 package goodbones.render;
 
+import goodbones.layout.Room;
 import goodbones.site.Region;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,8 +11,9 @@ import java.util.stream.Collectors;
  *
  * @param around the shared parts, in the order in which they stand
  * @param marked whether each of them can be told by its id, as the canvas needs it
+ * @param room how much of the width is left to a shared part that is shown by itself
  */
-public record Framed(Rendered page, List<Part> around, boolean marked) {
+public record Framed(Rendered page, List<Part> around, boolean marked, Room room) {
   /** A shared part, rendered for this page. */
   public record Part(Region region, String id, Rendered drawn) {
     /** What it draws, without a body around it. */
@@ -36,7 +38,7 @@ public record Framed(Rendered page, List<Part> around, boolean marked) {
 
   /** As it is published. */
   public Framed(Rendered page, List<Part> around) {
-    this(page, around, false);
+    this(page, around, false, Room.WHOLE);
   }
 
   /** A page with nothing around it. */
@@ -72,6 +74,11 @@ public record Framed(Rendered page, List<Part> around, boolean marked) {
         + (side.isEmpty()
             ? ""
             : "<div class=\"beside\">" + wrapped(header.isEmpty() ? "header" : "aside", side))
+        + switch (room) {
+          case WHOLE -> "";
+          case BESIDE_COLUMN -> "<div class=\"beside\"><div></div>";
+          case SIDE_COLUMN -> "<div class=\"beside\">";
+        }
         + "<main>"
         + html(Region.BAND_ABOVE);
   }
@@ -80,7 +87,7 @@ public record Framed(Rendered page, List<Part> around, boolean marked) {
   public String after() {
     return html(Region.BAND_BELOW)
         + "</main>"
-        + (html(Region.SIDE).isEmpty() ? "" : "</div>")
+        + (html(Region.SIDE).isEmpty() && room == Room.WHOLE ? "" : "</div>")
         + wrapped("footer", html(Region.FOOTER));
   }
 

@@ -60,6 +60,11 @@ final class Drawn {
     return px > 0 ? px : NORMAL_LINE * size;
   }
 
+  /** How much of a screen's width is there, in px. */
+  double width(Screen screen) {
+    return room.width(screen);
+  }
+
   /** The boxes of all nodes on a screen: widths and horizontal places; heights are guessed. */
   Map<NodeId, Box> boxes(Screen screen) {
     return boxes.computeIfAbsent(

@@ -36,14 +36,17 @@ final class NothingOverflows extends SurveyRule {
     for (Screen screen : SCREENS) {
       Map<NodeId, Box> boxes = drawn.boxes(screen);
       Box box = boxes.get(node.id());
-      if (box != null && box.right() > screen.width() + WITHIN) {
+      double over = box == null ? 0 : box.right() - drawn.width(screen);
+      if (over > WITHIN) {
         findings.add(
             document.at(
                 node,
                 "At "
                     + Math.round(screen.width())
-                    + " px it stands out of the screen by "
-                    + Math.round(box.right() - screen.width())
+                    + " px it stands out of "
+                    + (drawn.width(screen) < screen.width() ? "its column" : "the screen")
+                    + " by "
+                    + Math.round(over)
                     + " px: give it a width in per cent, or a maximum width"));
         return;
       }

@@ -12,6 +12,7 @@ import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.layout.Room;
 import goodbones.library.Shown;
 import goodbones.site.Details;
 import goodbones.site.Links;
@@ -219,5 +220,9 @@ class FrameElementsTest {
                 + "<section></section><section></section></main></div>"
                 + "<footer class=\"around\"><section></section></footer></body>");
     assertThat(Framed.bare(page).body()).isEqualTo(page.body());
+    assertThat(new Framed(part, List.of(), true, Room.SIDE_COLUMN).body())
+        .as("a side column by itself is as narrow as where it stands")
+        .contains("<div class=\"beside\"><main><section")
+        .endsWith("</main></div></body>");
   }
 }

@@ -10,6 +10,7 @@ import goodbones.document.NodeId;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
 import goodbones.fonts.FontFace;
+import goodbones.layout.Room;
 import goodbones.library.Shown;
 import goodbones.style.Finishes;
 import goodbones.style.SiteFinishes;
@@ -164,12 +165,22 @@ class RendererTest {
   }
 
   private static Rendered withPhotos(Node section, boolean withIds) {
+    return withPhotos(section, withIds, Room.WHOLE);
+  }
+
+  private static Rendered withPhotos(Node section, boolean withIds, Room room) {
     Node page = Node.of(NodeId.of("page"), Kind.PAGE, "").withChildren(List.of(section));
     return Renderer.render(
         Shown.of(page),
         FINISHES,
         new Surroundings(
-            RendererTest::photo, UnaryOperator.identity(), List.of(), "../", withIds, Facts.NONE));
+            RendererTest::photo,
+            UnaryOperator.identity(),
+            List.of(),
+            "../",
+            withIds,
+            Facts.NONE,
+            room));
   }
 
   private static Node column(String id, Node... things) {
@@ -194,6 +205,11 @@ class RendererTest {
                 + " srcset=\"../pictures/ferry-640.jpg 640w, ../pictures/ferry.jpg 2000w\""
                 + " sizes=\"(max-width: 639px) 100vw, calc(50vw - 20px)\"");
     assertThat(withPhotos(section(row), true).body()).doesNotContain("srcset");
+    assertThat(withPhotos(section(row), false, Room.BESIDE_COLUMN).body())
+        .as("beside a side column, which there is on a desktop only")
+        .contains(
+            " sizes=\"(max-width: 639px) 100vw, (max-width: 1023px) calc(50vw - 20px),"
+                + " calc(37.5vw - 20px)\"");
   }
 
   @Test

@@ -16,6 +16,7 @@ import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.layout.Room;
 import goodbones.library.Members;
 import goodbones.library.Shown;
 import goodbones.render.Pictured;
@@ -364,6 +365,23 @@ class SiteSurveyTest {
     Node whole = styled(high, "object-fit", "contain");
     assertThat(found("x", document("home", heading("a", 1), node("s", Kind.SECTION, whole))))
         .isEmpty();
+  }
+
+  @Test
+  void besideASideColumnThereIsLessRoom() {
+    Node wide = styled(node("wide", Kind.BOX, text("t")), "width", "400px");
+    Node phone = styled(wide, "width@tablet", "100%");
+    Node page = node("home", Kind.PAGE, node("s", Kind.SECTION, phone));
+    SurveyRule overflow = new NothingOverflows();
+    for (Room room : Room.values()) {
+      List<Finding> found =
+          overflow.in(new SurveyedDocument("home", false, Shown.of(page), room), SITE);
+      assertThat(found).as("%s", room).hasSize(room == Room.SIDE_COLUMN ? 1 : 0);
+    }
+    assertThat(
+            overflow.in(new SurveyedDocument("home", true, Shown.of(page), Room.SIDE_COLUMN), SITE))
+        .extracting(Finding::message)
+        .allMatch(said -> said.contains("At 1280 px it stands out of its column by 80 px"));
   }
 
   @Test

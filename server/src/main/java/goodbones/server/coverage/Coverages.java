@@ -4,6 +4,7 @@ import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.layout.Room;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
@@ -101,6 +102,28 @@ public class Coverages {
   @Transactional(readOnly = true)
   public List<String> pagesOf(String siteId, String part) {
     return new Coverage(sites.tree(siteId), rules(siteId)).pagesOf(part);
+  }
+
+  /**
+   * How much of a page's width a shared part has where it stands first; all if it stands nowhere.
+   */
+  @Transactional(readOnly = true)
+  public Room roomOf(String siteId, String part) {
+    return pagesOf(siteId, part).stream()
+        .findFirst()
+        .map(page -> around(siteId, page))
+        .flatMap(
+            standing ->
+                standing.stream()
+                    .filter(each -> each.part().equals(part))
+                    .findFirst()
+                    .map(each -> each.region().room(hasSide(standing))))
+        .orElse(Room.WHOLE);
+  }
+
+  /** Whether one of those that stand on a page is a side column. */
+  public static boolean hasSide(List<Standing> standing) {
+    return standing.stream().anyMatch(each -> each.region() == Region.SIDE);
   }
 
   private Map<String, String> titles(String siteId) {

@@ -71,7 +71,7 @@ public class Framing {
       return around;
     }
     long stamp = sites.stamp(siteId);
-    boolean side = hasSide(standing);
+    boolean side = Coverages.hasSide(standing);
     for (Coverages.Standing each : standing) {
       PageState part = sites.page(each.part());
       Drawn key =
@@ -93,14 +93,10 @@ public class Framing {
     return around;
   }
 
-  private static boolean hasSide(List<Coverages.Standing> standing) {
-    return standing.stream().anyMatch(each -> each.region() == Region.SIDE);
-  }
-
   /** How much of the page's width its own content has. */
   @Transactional(readOnly = true)
   public Room room(String siteId, String pageId) {
-    return Region.roomOfContent(hasSide(coverages.around(siteId, pageId)));
+    return Region.roomOfContent(Coverages.hasSide(coverages.around(siteId, pageId)));
   }
 
   private Rendered drawn(

@@ -281,7 +281,7 @@ public class Surveys {
     /** The documents of a page in the order in which they are read. */
     private List<Placed> read(String pageId) {
       List<Coverages.Standing> standing = around.apply(pageId);
-      boolean side = standing.stream().anyMatch(each -> each.region() == Region.SIDE);
+      boolean side = Coverages.hasSide(standing);
       List<Placed> read = new ArrayList<>();
       standing.stream()
           .filter(each -> each.region().isBeforeContent())

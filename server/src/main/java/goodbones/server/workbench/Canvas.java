@@ -2,6 +2,7 @@ package goodbones.server.workbench;
 
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.layout.Room;
 import goodbones.library.Shown;
 import goodbones.render.Framed;
 import goodbones.render.Rendered;
@@ -88,7 +89,7 @@ class Canvas {
     Shown shown = desk.shown();
     Rendered rendered =
         Renderer.render(withFresh(shown), desk.look(), surroundings, memo.rendered());
-    Framed framed = new Framed(rendered, parts(desk, surroundings), true);
+    Framed framed = new Framed(rendered, parts(desk, surroundings), true, room(desk));
     String css = StyleSheet.of(framed.rendered());
     List<Block> blocks = new ArrayList<>();
     Cascade cascade = new Cascade(shown.root(), shown, desk.look());
@@ -148,6 +149,14 @@ class Canvas {
         .filter(page -> !page.shared())
         .map(page -> framing.around(page, desk.look(), surroundings))
         .orElse(List.of());
+  }
+
+  /** A shared part is as wide as where it stands first. */
+  private Room room(Desk desk) {
+    return desk.page()
+        .filter(PageState::shared)
+        .map(part -> coverages.roomOf(part.siteId(), part.id()))
+        .orElse(Room.WHOLE);
   }
 
   private AroundView around(Desk desk, Framed framed) {
