@@ -24,3 +24,11 @@ export function itemAround(lists: readonly ListView[], node: string): Around | u
 export function itemNodes(lists: readonly ListView[]): ReadonlySet<string> {
   return new Set(lists.flatMap((list) => list.items.map((item) => item.node)));
 }
+
+/** The picture of whatever page the item shows in which it stands. */
+export const OF_PAGE = 'item-picture';
+
+/** Whether a picture is that of a page that is shown. */
+export function isOfPage(picture: string): boolean {
+  return picture === OF_PAGE || picture.startsWith('page:');
+}

@@ -9,6 +9,7 @@ import { ProblemLine } from '../../ui/ProblemLine';
 import { DraftInput } from '../../ui/DraftInput';
 import { IconField } from './IconField';
 import { PicturePicker } from './PicturePicker';
+import { isOfPage } from '../engine/items';
 import type { AskedEdit, FieldView, NodeView } from '../engine/source';
 import { useDraft } from '../../ui/useDraft';
 
@@ -19,13 +20,15 @@ type Props = {
   /** The client in whose look it is, and the page, for what links lead to. */
   site: string;
   page: string;
+  /** Whether it stands in an item of a list, which may show a page. */
+  inItem: boolean;
   onEdit: (edit: AskedEdit) => Promise<Problem | undefined>;
 };
 
-type SlotProps = Omit<Props, 'site' | 'page'>;
+type SlotProps = Omit<Props, 'site' | 'page' | 'inItem'>;
 
 /** A content field of the thing in hand. */
-export function FieldRow({ field, node, inPiece, site, page, onEdit }: Props) {
+export function FieldRow({ field, node, inPiece, site, page, inItem, onEdit }: Props) {
   const id = useId();
   const [refused, setRefused] = useState('');
   const set = async (value: string, more: { newTab?: boolean } = {}) => {
@@ -41,7 +44,14 @@ export function FieldRow({ field, node, inPiece, site, page, onEdit }: Props) {
         <SlotState field={field} node={node} inPiece={inPiece} onEdit={onEdit} />
       </div>
       {field.type === 'picture' ? (
-        <PictureField id={id} field={field} node={node} site={site} onEdit={onEdit} />
+        <PictureField
+          id={id}
+          field={field}
+          node={node}
+          site={site}
+          inItem={inItem}
+          onEdit={onEdit}
+        />
       ) : field.type === 'icon' ? (
         <IconField id={id} value={field.value} onChange={(icon) => set(icon)} />
       ) : field.type === 'level' ? (
@@ -305,7 +315,7 @@ const unfilled: Record<string, string> = {
   site: 'slot of the whole site',
 };
 
-type TextProps = Omit<Props, 'inPiece' | 'site' | 'page'> & { id: string };
+type TextProps = Omit<Props, 'inPiece' | 'site' | 'page' | 'inItem'> & { id: string };
 
 function TextField({ id, field, node, onEdit }: TextProps) {
   const draft = useDraft(field.value, (value) =>
@@ -354,14 +364,16 @@ function TextField({ id, field, node, onEdit }: TextProps) {
 /** The picture that only shows where a real one goes. */
 const STAND_IN = 'stand-in';
 
-type PictureProps = TextProps & { site: string };
+type PictureProps = TextProps & { site: string; inItem: boolean };
 
-function PictureField({ id, field, node, site, onEdit }: PictureProps) {
+function PictureField({ id, field, node, site, inItem, onEdit }: PictureProps) {
   const [open, setOpen] = useState(false);
   const chosen = field.value === STAND_IN ? '' : field.value;
   return (
     <div className="flex items-center gap-2">
-      {field.value ? (
+      {isOfPage(field.value) ? (
+        <span className="text-soft text-[12.5px]">of the page shown</span>
+      ) : field.value ? (
         <img
           src={`/api/pictures/${field.value}/file`}
           alt=""
@@ -385,6 +397,7 @@ function PictureField({ id, field, node, site, onEdit }: PictureProps) {
         chosen={chosen}
         said={{ alt: field.alt, decoration: field.decoration }}
         behind={node.kind === 'section'}
+        inItem={inItem}
         onClose={() => {
           setOpen(false);
         }}

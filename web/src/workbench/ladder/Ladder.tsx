@@ -193,6 +193,7 @@ export function Ladder(props: Props) {
               inPiece={authoring}
               site={view.siteId}
               page={view.piece ? '' : view.id}
+              inItem={itemAround(view.lists, node.id) !== undefined}
               onEdit={onEdit}
             />
           ))}

@@ -7,6 +7,7 @@ import { Sheet } from '../../ui/Sheet';
 import { Empty, Loading } from '../../ui/States';
 import { inputClass } from '../../ui/inputClass';
 import { useHold } from '../../ui/useDraft';
+import { isOfPage, OF_PAGE } from '../engine/items';
 import { accepted, fileOf, usePicturesAtHand } from '../../features/pictures/usePictures';
 
 /** What a picture says where it stands: its own text if nothing else. */
@@ -20,6 +21,8 @@ type Props = {
   said: Said;
   /** Whether it lies behind other things, and so says nothing anyway. */
   behind: boolean;
+  /** Whether it stands in an item of a list, which may show a page. */
+  inItem?: boolean;
   onClose: () => void;
   onChoose: (picture: string, said: Said) => Promise<Problem | undefined>;
 };
@@ -61,12 +64,12 @@ function UsedIn({ picture }: { picture: string }) {
   );
 }
 
-function Choice({ site, chosen, said, behind, onClose, onChoose }: Props) {
+function Choice({ site, chosen, said, behind, inItem = false, onClose, onChoose }: Props) {
   useHold();
   const altId = useId();
   const queries = useQueryClient();
   const pictures = usePicturesAtHand(site);
-  const [picture, setPicture] = useState(chosen);
+  const [picture, setPicture] = useState(isOfPage(chosen) ? OF_PAGE : chosen);
   const [words, setWords] = useState('');
   const [text, setText] = useState(said.alt);
   const [decoration, setDecoration] = useState(said.decoration);
@@ -119,6 +122,18 @@ function Choice({ site, chosen, said, behind, onClose, onChoose }: Props) {
             setWords(e.target.value);
           }}
         />
+      )}
+      {inItem && (
+        <button
+          type="button"
+          aria-pressed={picture === OF_PAGE}
+          onClick={() => {
+            take(OF_PAGE);
+          }}
+          className="mb-2 block w-full text-left border border-line px-2.5 py-1.5 text-[13px] aria-pressed:outline aria-pressed:outline-2 aria-pressed:outline-verdigris"
+        >
+          The picture of the page that the item shows
+        </button>
       )}
       <ul className="grid grid-cols-4 gap-3 h-64 overflow-y-auto p-1 content-start">
         {found?.map((p) => (
@@ -189,7 +204,7 @@ function Choice({ site, chosen, said, behind, onClose, onChoose }: Props) {
           </div>
         )}
       </div>
-      {picture && <UsedIn picture={picture} />}
+      {picture && picture !== OF_PAGE && <UsedIn picture={picture} />}
       {note && (
         <p role="status" className="mt-3 text-soft">
           {note}

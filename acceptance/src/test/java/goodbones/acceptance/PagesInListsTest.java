@@ -86,6 +86,12 @@ class PagesInListsTest extends WithDesigner {
     assertThat(cards().locator("h3").last()).hasText("Through the year");
     assertThat(cards().locator("img[data-stand-in]")).hasCount(2);
     assertThat(cards().locator("a").last()).hasAttribute("href", Pattern.compile("tv-seasons"));
+    designer.takeSection("Pages as cards");
+    designer.takeInHand("Picture");
+    designer.button("Choose another").click();
+    assertThat(designer.button("The picture of the page that the item shows"))
+        .hasAttribute("aria-pressed", "true");
+    designer.button("Leave it as it is").click();
   }
 
   private static String published() {

@@ -2,6 +2,7 @@ package goodbones.server.demo;
 
 import goodbones.document.StyleValue;
 import goodbones.server.coverage.Coverages;
+import goodbones.server.files.ClientFiles;
 import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Pieces;
 import goodbones.server.pictures.Picture;
@@ -41,6 +42,7 @@ class DemoData implements SmartInitializingSingleton {
   private final FirstLibrary library;
   private final ClientDetails details;
   private final Coverages coverages;
+  private final ClientFiles files;
   private final boolean work;
 
   /**
@@ -55,6 +57,7 @@ class DemoData implements SmartInitializingSingleton {
       FirstLibrary library,
       ClientDetails details,
       Coverages coverages,
+      ClientFiles files,
       @Value("${goodbones.demo.work:true}") boolean work) {
     this.finishes = finishes;
     this.pieces = pieces;
@@ -63,6 +66,7 @@ class DemoData implements SmartInitializingSingleton {
     this.library = library;
     this.details = details;
     this.coverages = coverages;
+    this.files = files;
     this.work = work;
   }
 
@@ -100,6 +104,11 @@ class DemoData implements SmartInitializingSingleton {
         DemoFinishes.clocks(),
         DemoPages.clocks(),
         more.clocks());
+    files.add(
+        DemoFrames.TIMETABLE,
+        "saltmarsh-ferries",
+        "Timetable.pdf",
+        bytes("saltmarsh-timetable.pdf"));
     DemoFrames frames = new DemoFrames(details, coverages, sites);
     frames.ferries();
     frames.museum();

@@ -11,6 +11,7 @@ import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import goodbones.site.Details;
+import goodbones.site.Links;
 import goodbones.site.Menu;
 import goodbones.site.Region;
 import goodbones.site.Scope;
@@ -22,6 +23,8 @@ import java.util.Set;
 
 /** What stands around the pages of the demo’s clients: details, menus, headers and footers. */
 final class DemoFrames {
+  static final String TIMETABLE = "saltmarsh-timetable";
+
   private final ClientDetails details;
   private final Coverages coverages;
   private final Sites sites;
@@ -42,7 +45,12 @@ final class DemoFrames {
             "Every day, 9 to 6\nWinter: Friday to Monday",
             List.of()),
         menu(Menu.MAIN, "sf-timetable", "sf-fares", "sf-islands", "sf-before"),
-        menu("Footer", "sf-before", "sf-fares"));
+        new Menu(
+            "Footer",
+            List.of(
+                new Menu.Item("", "page:sf-before", List.of()),
+                new Menu.Item("", "page:sf-fares", List.of()),
+                new Menu.Item("Timetable to print", Links.FILE + TIMETABLE, List.of()))));
     give("saltmarsh-ferries", Region.HEADER, "st-header-line");
     give("saltmarsh-ferries", Region.FOOTER, "st-footer-columns");
     say(

@@ -125,13 +125,20 @@ public class ClientFiles {
    */
   @Transactional
   public FileView add(String siteId, String fileName, byte[] bytes) {
+    return add(UUID.randomUUID().toString(), siteId, fileName, bytes);
+  }
+
+  /**
+   * @throws NotFound as {@link #add(String, String, byte[])}
+   * @throws BadInput as {@link #add(String, String, byte[])}
+   */
+  @Transactional
+  public FileView add(String id, String siteId, String fileName, byte[] bytes) {
     sites.get(siteId);
     FileKind kind = FileKind.of(fileName, bytes);
     String name = free(siteId, "", cleaned(fileName, kind.ending()));
     changed.get().something = true;
-    return repository
-        .save(new ClientFile(UUID.randomUUID().toString(), siteId, name, kind, bytes))
-        .view();
+    return repository.save(new ClientFile(id, siteId, name, kind, bytes)).view();
   }
 
   /**
