@@ -87,8 +87,10 @@ class PagesInListsTest extends WithDesigner {
     assertThat(cards().locator("img[data-stand-in]")).hasCount(2);
     assertThat(cards().locator("a").last()).hasAttribute("href", Pattern.compile("tv-seasons"));
     designer.takeSection("Pages as cards");
+    assertThat(designer.region("Outline")).containsText("Where to read on");
     designer.takeInHand("Picture");
-    designer.button("Choose another").click();
+    inHand("picture");
+    designer.region("Ladder").getByText("Choose another").click();
     assertThat(designer.button("The picture of the page that the item shows"))
         .hasAttribute("aria-pressed", "true");
     designer.button("Leave it as it is").click();
