@@ -120,7 +120,7 @@ class ElementsTest extends WithDesigner {
     press("Control+a");
     page()
         .getByRole(AriaRole.TOOLBAR, new Page.GetByRoleOptions().setName("Words"))
-        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("List"))
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("List").setExact(true))
         .click();
     press("Control+Enter");
     designer.awaitSaved();
