@@ -70,7 +70,6 @@ final class Edges {
       edges.stream()
           .filter(edge -> edge.isLeft() && edge.at() > 0)
           .min(Comparator.comparingDouble(Edge::at))
-          .map(first -> new Edge(List.of(page, section), "left", first.at(), false))
           .ifPresent(beginnings::add);
     }
     compared.add(beginnings);

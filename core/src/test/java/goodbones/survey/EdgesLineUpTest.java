@@ -26,6 +26,7 @@ import goodbones.testing.Surveyed;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -146,7 +147,14 @@ class EdgesLineUpTest {
         .singleElement()
         .satisfies(
             finding -> {
-              assertThat(finding.node()).contains(NodeId.of("s2"));
+              assertThat(finding.node()).as("what begins it").contains(NodeId.of("t2"));
+              assertThat(finding.mend())
+                  .as("the section’s own padding is to blame")
+                  .contains(
+                      new Edit.SetStyle(
+                          NodeId.of("s2"),
+                          StyleKey.of(StyleProperty.PADDING_LEFT),
+                          Optional.of(StyleValue.literal("64px"))));
               assertThat(finding.message()).contains("3 px beside the line of 2 others");
             });
   }
