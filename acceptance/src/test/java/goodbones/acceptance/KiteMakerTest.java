@@ -443,7 +443,8 @@ class KiteMakerTest extends WithDesigner {
   @Order(12)
   void whatTheSurveyFindsIsMendedSeveralAtOnce() {
     tab("Survey");
-    Locator coloured = designer.region("Colours are the client’s tokens where one is as good");
+    Locator coloured =
+        designer.region("Colours and lengths are the client’s tokens where one is as good");
     assertThat(coloured).containsText("2 findings");
     hands.click(coloured.getByRole(AriaRole.BUTTON, named("Mend all 2")));
     assertThat(page().getByText("Mended on Home.")).isVisible();
