@@ -454,7 +454,8 @@ class KiteMakerTest extends WithDesigner {
     hands.click(designer.link("Add its links"));
     Locator footer = designer.region("Menu Footer");
     hands.click(footer.getByRole(AriaRole.BUTTON, named("Add a link")));
-    hands.click(footer.getByLabel("Where link 1 leads"));
+    hands.click(
+        footer.getByLabel("Where link 1 leads", new Locator.GetByLabelOptions().setExact(true)));
     hands.type("Visit us");
     hands.click(page().getByRole(AriaRole.OPTION).getByText("Visit us").first());
     keep("menus");
