@@ -2,7 +2,7 @@ package goodbones.server.files;
 
 import goodbones.server.library.Referred;
 import goodbones.server.library.UsageIndex;
-import goodbones.server.memory.OfTransaction;
+import goodbones.server.memory.Current;
 import goodbones.server.pictures.PictureView;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
@@ -18,11 +18,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,15 +32,7 @@ public class ClientFiles {
   private final ClientDetails details;
   private final Sites sites;
   private final Pictures pictures;
-  private final AtomicReference<@Nullable List<FileView>> known = new AtomicReference<>();
-  private final AtomicLong changes = new AtomicLong();
-
-  /** That a transaction changed something about files. */
-  private static final class Changed {
-    private boolean something;
-  }
-
-  private final OfTransaction<Changed> changed = new OfTransaction<>(Changed::new, this::forget);
+  private final Current<List<FileView>> all;
 
   ClientFiles(
       FileRepository repository,
@@ -52,38 +41,17 @@ public class ClientFiles {
       Sites sites,
       Pictures pictures) {
     this.repository = repository;
+    this.all = new Current<>(() -> List.copyOf(repository.views()));
     this.usage = usage;
     this.details = details;
     this.sites = sites;
     this.pictures = pictures;
   }
 
-  private void forget(Changed by) {
-    if (by.something) {
-      changes.incrementAndGet();
-      known.set(null);
-    }
-  }
-
-  private List<FileView> all() {
-    if (OfTransaction.isWriting() && changed.get().something) {
-      return repository.views();
-    }
-    List<FileView> now = known.get();
-    if (now == null) {
-      long asked = changes.get();
-      now = List.copyOf(repository.views());
-      if (asked == changes.get()) {
-        known.set(now);
-      }
-    }
-    return now;
-  }
-
   /** A client's files by name, also those that are offered no more. */
   @Transactional(readOnly = true)
   public List<FileView> of(String siteId) {
-    return all().stream().filter(file -> file.siteId().equals(siteId)).toList();
+    return all.get().stream().filter(file -> file.siteId().equals(siteId)).toList();
   }
 
   /**
@@ -137,7 +105,7 @@ public class ClientFiles {
     sites.get(siteId);
     FileKind kind = FileKind.of(fileName, bytes);
     String name = free(siteId, "", cleaned(fileName, kind.ending()));
-    changed.get().something = true;
+    all.change();
     return repository.save(new ClientFile(id, siteId, name, kind, bytes)).view();
   }
 
@@ -159,7 +127,7 @@ public class ClientFiles {
             + "” is another kind of file than “"
             + file.view().fileName()
             + "”, whose address ends with its kind; bring it in as a file of its own");
-    changed.get().something = true;
+    all.change();
     file.replace(bytes);
     return repository.save(file).view();
   }
@@ -188,7 +156,7 @@ public class ClientFiles {
             + uses
             + (uses == 1 ? " place" : " places")
             + "; let those links lead elsewhere first");
-    changed.get().something = true;
+    all.change();
     file.describe(name, away);
     return repository.save(file).view();
   }
@@ -198,7 +166,7 @@ public class ClientFiles {
    */
   @Transactional(readOnly = true)
   public FileView view(String id) {
-    return all().stream()
+    return all.get().stream()
         .filter(file -> file.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new NotFound("file", id));

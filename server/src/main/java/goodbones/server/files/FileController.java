@@ -1,6 +1,6 @@
 package goodbones.server.files;
 
-import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Upload;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -51,26 +51,16 @@ class FileController {
   @PostMapping(path = "/sites/{id}/files", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   FileView add(@PathVariable String id, @RequestPart("file") MultipartFile file)
       throws IOException {
-    return files.add(id, name(file), content(file));
+    Upload sent = Upload.of(file);
+    return files.add(id, sent.name(), sent.content());
   }
 
   /** Gives a file another content wherever it is linked to. */
   @PostMapping(path = "/files/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   FileView replace(@PathVariable String id, @RequestPart("file") MultipartFile file)
       throws IOException {
-    return files.replace(id, name(file), content(file));
-  }
-
-  private static String name(MultipartFile file) {
-    String name = file.getOriginalFilename();
-    return name == null ? "file" : name;
-  }
-
-  private static byte[] content(MultipartFile file) throws IOException {
-    if (file.isEmpty()) {
-      throw new BadInput("file", "The file is empty; choose another one");
-    }
-    return file.getBytes();
+    Upload sent = Upload.of(file);
+    return files.replace(id, sent.name(), sent.content());
   }
 
   /** What is said anew of a file; what is left out stays as it is. */

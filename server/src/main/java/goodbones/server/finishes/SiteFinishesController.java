@@ -3,7 +3,7 @@ package goodbones.server.finishes;
 import goodbones.server.fonts.ClientFontView;
 import goodbones.server.fonts.Fonts;
 import goodbones.server.pictures.Pictures;
-import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Upload;
 import goodbones.server.reach.Measures;
 import goodbones.server.sites.Sites;
 import java.io.IOException;
@@ -76,10 +76,7 @@ class SiteFinishesController {
       @RequestPart("file") MultipartFile file,
       @RequestParam("licence") String licence)
       throws IOException {
-    if (file.isEmpty()) {
-      throw new BadInput("file", "The file is empty; choose another one");
-    }
-    return fonts.add(sites.get(id).id(), file.getBytes(), licence);
+    return fonts.add(sites.get(id).id(), Upload.of(file).content(), licence);
   }
 
   @DeleteMapping("/sites/{id}/fonts/{font}")

@@ -3,7 +3,7 @@ package goodbones.server.gallery;
 import goodbones.server.pictures.Picture;
 import goodbones.server.pictures.PictureView;
 import goodbones.server.pictures.Pictures;
-import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Upload;
 import java.io.IOException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -72,7 +72,8 @@ class GalleryController {
       @RequestParam(defaultValue = "") String site,
       @RequestParam(defaultValue = "false") boolean away)
       throws IOException {
-    Pictures.TakenIn taken = gallery.add(site, name(file), content(file));
+    Upload sent = Upload.of(file);
+    Pictures.TakenIn taken = gallery.add(site, sent.name(), sent.content());
     if (away) {
       gallery.describe(taken.picture().id(), Picture.Described::putAway);
     }
@@ -83,19 +84,8 @@ class GalleryController {
   @PostMapping(path = "/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   Added replace(@PathVariable String id, @RequestPart("file") MultipartFile file)
       throws IOException {
-    return Added.of(gallery.replace(id, name(file), content(file)));
-  }
-
-  private static String name(MultipartFile file) {
-    String name = file.getOriginalFilename();
-    return name == null ? "picture" : name;
-  }
-
-  private static byte[] content(MultipartFile file) throws IOException {
-    if (file.isEmpty()) {
-      throw new BadInput("file", "The file is empty; choose another one");
-    }
-    return file.getBytes();
+    Upload sent = Upload.of(file);
+    return Added.of(gallery.replace(id, sent.name(), sent.content()));
   }
 
   /** Puts the file back that a picture had before. */

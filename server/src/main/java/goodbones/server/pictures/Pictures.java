@@ -2,7 +2,7 @@ package goodbones.server.pictures;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import goodbones.server.memory.OfTransaction;
+import goodbones.server.memory.Current;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
 import java.util.ArrayList;
@@ -15,8 +15,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -67,15 +65,7 @@ public class Pictures {
 
   private final ThreadLocal<@Nullable Set<String>> missed = new ThreadLocal<>();
 
-  private final AtomicReference<@Nullable PictureBook> book = new AtomicReference<>();
-  private final AtomicLong changes = new AtomicLong();
-
-  /** That a transaction changed something about pictures. */
-  private static final class Changed {
-    private boolean something;
-  }
-
-  private final OfTransaction<Changed> changed = new OfTransaction<>(Changed::new, this::forget);
+  private final Current<PictureBook> book = new Current<>(this::read);
 
   Pictures(
       PictureRepository repository,
@@ -90,28 +80,10 @@ public class Pictures {
     this.room = room;
   }
 
-  private void forget(Changed by) {
-    if (by.something) {
-      changes.incrementAndGet();
-      book.set(null);
-    }
-  }
-
   /** What is known of all pictures where they are drawn. */
   @Transactional(readOnly = true)
   public PictureBook book() {
-    if (OfTransaction.isWriting() && changed.get().something) {
-      return read();
-    }
-    PictureBook known = book.get();
-    if (known == null) {
-      long asked = changes.get();
-      known = read();
-      if (asked == changes.get()) {
-        book.set(known);
-      }
-    }
-    return known;
+    return book.get();
   }
 
   private PictureBook read() {
@@ -197,7 +169,7 @@ public class Pictures {
     return Objects.requireNonNull(
         transactions.execute(
             status -> {
-              changed.get().something = true;
+              book.change();
               return work.get();
             }));
   }
