@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { answer, api, Problem, replaceFile, uploadFile, type Schemas } from '../../api/client';
 import { BringIn, Sent } from '../../ui/BringIn';
 import { Button } from '../../ui/Button';
-import { count } from '../../ui/count';
+import { count, names } from '../../ui/count';
 import { DraftInput } from '../../ui/DraftInput';
 import { inputClass } from '../../ui/inputClass';
 import { ProblemLine } from '../../ui/ProblemLine';
@@ -83,7 +83,13 @@ export function FilesTab({ siteId }: { siteId: string }) {
   );
 }
 
-function Row({ card: { file, kind, uses }, again }: { card: Card; again: () => Promise<void> }) {
+function Row({
+  card: { file, kind, uses, menus },
+  again,
+}: {
+  card: Card;
+  again: () => Promise<void>;
+}) {
   const [problem, setProblem] = useState<Problem>();
   const [note, setNote] = useState('');
   const path = { id: file.id };
@@ -131,10 +137,14 @@ function Row({ card: { file, kind, uses }, again }: { card: Card; again: () => P
         ) : (
           <span className="flex items-baseline gap-3">
             in {count(uses, 'place')}
-            <UsesButton
-              of={{ kind: 'file', id: file.id, name: file.fileName }}
-              site={file.siteId}
-            />
+            <UsesButton of={{ kind: 'file', id: file.id, name: file.fileName }} site={file.siteId}>
+              {menus.length > 0 && (
+                <p className="mt-4">
+                  Linked to in the {menus.length === 1 ? 'menu' : 'menus'}{' '}
+                  {names(menus.map((menu) => `“${menu}”`))}.
+                </p>
+              )}
+            </UsesButton>
           </span>
         )}
       </td>

@@ -142,6 +142,7 @@ class FilesApiTest {
                             List.of())))));
     assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
     assertThat(card(id).path("uses").asInt()).isEqualTo(1);
+    assertThat(card(id).path("menus").toString()).isEqualTo("[\"Main\"]");
     assertThat(api.field("om-home", "om-opening/ob-button", "link", "file:gone").status())
         .isEqualTo(200);
     assertThat(api.read("/api/sites/" + SITE + "/target?link=file:gone").body().toString())

@@ -12,12 +12,15 @@ import goodbones.server.sites.Sites;
 import goodbones.site.Addresses;
 import goodbones.site.Links;
 import goodbones.site.Menu;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -68,21 +71,35 @@ public class ClientFiles {
   }
 
   /**
-   * In how many places each file of a client is linked to, by its id: pages, pieces and links of
-   * menus. What is linked to nowhere is left out.
+   * Where a file is linked to.
+   *
+   * @param documents in how many pages and pieces
+   * @param menus the names of the menus, one for each link
    */
+  record Uses(int documents, List<String> menus) {
+    int all() {
+      return documents + menus.size();
+    }
+  }
+
+  /** Where each file of a client is linked to, by its id. */
   @Transactional(readOnly = true)
-  public Map<String, Integer> uses(String siteId) {
-    Map<String, Integer> uses = new HashMap<>(usage.users(Referred.FILE));
+  Map<String, Uses> uses(String siteId) {
+    Map<String, Integer> documents = usage.users(Referred.FILE);
+    Map<String, List<String>> menus = new HashMap<>();
     for (Menu menu : details.menus(siteId)) {
       menu.walk(
-          item -> {
-            if (item.link().startsWith(Links.FILE)) {
-              uses.merge(Links.fileOf(item.link()), 1, Integer::sum);
-            }
-          });
+          item ->
+              menus
+                  .computeIfAbsent(Links.fileOf(item.link()), id -> new ArrayList<>())
+                  .add(menu.name()));
     }
-    return uses;
+    return of(siteId).stream()
+        .map(FileView::id)
+        .collect(
+            Collectors.toMap(
+                Function.identity(),
+                id -> new Uses(documents.getOrDefault(id, 0), menus.getOrDefault(id, List.of()))));
   }
 
   /**
@@ -148,7 +165,7 @@ public class ClientFiles {
         name.equals(free(before.siteId(), id, name)),
         "fileName",
         "Another file is called “" + name + "”; choose another name");
-    int uses = uses(before.siteId()).getOrDefault(id, 0);
+    int uses = Objects.requireNonNull(uses(before.siteId()).get(id)).all();
     BadInput.require(
         before.away() || !away || uses == 0,
         "away",

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -35,15 +36,20 @@ class FileController {
    *
    * @param kind what it is and how large, in words
    * @param uses the pages, pieces and links of menus that lead to it
+   * @param menus the menus among them, one for each link
    */
-  record FileCard(FileView file, String kind, int uses) {}
+  record FileCard(FileView file, String kind, int uses, List<String> menus) {}
 
   /** A client's files, also those that are put away. */
   @GetMapping("/sites/{id}/files")
   List<FileCard> files(@PathVariable String id) {
-    Map<String, Integer> uses = files.uses(id);
+    Map<String, ClientFiles.Uses> uses = files.uses(id);
     return files.of(id).stream()
-        .map(file -> new FileCard(file, file.kind(), uses.getOrDefault(file.id(), 0)))
+        .map(
+            file -> {
+              ClientFiles.Uses of = Objects.requireNonNull(uses.get(file.id()));
+              return new FileCard(file, file.kind(), of.all(), of.menus());
+            })
         .toList();
   }
 
