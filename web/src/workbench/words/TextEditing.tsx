@@ -29,7 +29,7 @@ type Props = {
 };
 
 /** What is chosen at the moment; of a link, where the one in hand leads. */
-type Asking = { what: 'link'; to: string } | { what: 'colour' | 'bound' };
+type Asking = { what: 'link'; to: string; newTab: boolean } | { what: 'colour' | 'bound' };
 
 /** What the tools take with what they unfold, in px of the screen. */
 const ROOM_ABOVE = 110;
@@ -69,8 +69,10 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
       return;
     }
     setProblem('');
-    const to = linkAround(range.current)?.getAttribute('href') ?? '';
-    setAsking(what === 'link' ? { what, to } : { what });
+    const link = linkAround(range.current);
+    const to = link?.getAttribute('href') ?? '';
+    const newTab = link?.getAttribute('target') === '_blank';
+    setAsking(what === 'link' ? { what, to, newTab } : { what });
   };
 
   const finish = useCallback(
@@ -226,6 +228,13 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
     doc.execCommand(to === '' ? 'unlink' : 'createLink', false, to);
     setAsking(undefined);
   };
+  const openBeside = (newTab: boolean) => {
+    const around = linkAround(range.current);
+    if (!around) return;
+    if (newTab) around.setAttribute('target', '_blank');
+    else around.removeAttribute('target');
+    setAsking({ what: 'link', to: around.getAttribute('href') ?? '', newTab });
+  };
   const bind = (what: string, title: string) => {
     back();
     const html = `<span data-bound="${what}" contenteditable="false">${escaped(title)}</span>`;
@@ -346,7 +355,9 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
         <LinkForm
           site={site}
           to={asking.to}
+          newTab={asking.newTab}
           onLink={link}
+          onNewTab={openBeside}
           onEscape={() => {
             setAsking(undefined);
             back();

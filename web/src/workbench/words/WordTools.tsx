@@ -47,12 +47,14 @@ export function Palette({ site, onPaint, onPlain }: PaletteProps) {
 type LinkFormProps = {
   site: string;
   to: string;
+  newTab: boolean;
   onLink: (to: string) => void;
+  onNewTab: (newTab: boolean) => void;
   onEscape: () => void;
 };
 
 /** Where the chosen words lead. */
-export function LinkForm({ site, to, onLink, onEscape }: LinkFormProps) {
+export function LinkForm({ site, to, newTab, onLink, onNewTab, onEscape }: LinkFormProps) {
   return (
     <div className="flex items-start gap-1 p-1">
       <div className="w-60">
@@ -66,6 +68,18 @@ export function LinkForm({ site, to, onLink, onEscape }: LinkFormProps) {
           autoFocus
         />
       </div>
+      {to !== '' && (
+        <label className="flex items-center gap-1.5 px-1 py-1 whitespace-nowrap">
+          <input
+            type="checkbox"
+            checked={newTab}
+            onChange={(event) => {
+              onNewTab(event.target.checked);
+            }}
+          />
+          In a new tab
+        </label>
+      )}
       {to !== '' && (
         <button
           type="button"

@@ -141,6 +141,31 @@ class WordsInPlaceTest extends WithDesigner {
   }
 
   @Test
+  void aLinkInWordsOpensBesideThePageWhereThatIsSaid() {
+    begin("Ask at the gate");
+    choose("the gate");
+    press("Control+k");
+    designer.field("Where the link goes").fill("https://gate.example");
+    press("Enter");
+    assertThat(designer.field("Where the link goes")).hasCount(0);
+    choose("gate");
+    press("Control+k");
+    designer.field("In a new tab").check();
+    press("Escape");
+    keep();
+    assertMarked(
+        "Ask at <a href=\"https://gate.example\" target=\"_blank\" rel=\"noopener\">the gate</a>");
+    begin();
+    choose("gate");
+    press("Control+k");
+    assertThat(designer.field("In a new tab")).isChecked();
+    designer.field("In a new tab").uncheck();
+    press("Escape");
+    keep();
+    assertMarked("Ask at <a href=\"https://gate.example\">the gate</a>");
+  }
+
+  @Test
   void linesAreCounted() {
     begin("Dig it over");
     choose("Dig");

@@ -423,7 +423,8 @@ public final class Catalogue {
       for (Mark mark : words.marks()) {
         if (mark.type() == Mark.Type.LIST && node.kind() != Kind.TEXT) {
           faults.add(fault(node, "A list can stand in a text only"));
-        } else if (mark.type() == Mark.Type.LINK && node.kind() == Kind.BUTTON) {
+        } else if ((mark.type() == Mark.Type.LINK || mark.type() == Mark.Type.NEW_TAB)
+            && node.kind() == Kind.BUTTON) {
           faults.add(fault(node, "A button is a link itself; its words cannot hold another"));
         }
       }

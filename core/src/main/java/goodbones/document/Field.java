@@ -116,7 +116,7 @@ public record Field(String key, String label, Type type, boolean slot, int limit
                             + abbreviated(mark.value())
                             + "” is no kind of list: it is numbered"
                             + " or has marks");
-            case BOLD, ITALIC -> Optional.empty();
+            case NEW_TAB, BOLD, ITALIC -> Optional.empty();
           };
       if (fault.isPresent()) {
         return fault;

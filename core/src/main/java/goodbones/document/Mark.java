@@ -22,6 +22,8 @@ public record Mark(Type type, int from, int to, String value) {
     /** Whole lines that are items of a list. */
     LIST,
     LINK,
+    /** A link that opens beside the page. */
+    NEW_TAB,
     COLOUR,
     BOLD,
     ITALIC,

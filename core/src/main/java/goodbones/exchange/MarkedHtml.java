@@ -118,6 +118,9 @@ public final class MarkedHtml {
     }
     if (name.equals("a") && element.hasAttr("href")) {
       marks.add(new Mark(Mark.Type.LINK, from, to, element.attr("href").strip()));
+      if (element.attr("target").equals("_blank")) {
+        marks.add(new Mark(Mark.Type.NEW_TAB, from, to, ""));
+      }
     }
     if (isBold(name, style)) {
       marks.add(new Mark(Mark.Type.BOLD, from, to, ""));

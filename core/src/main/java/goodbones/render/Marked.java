@@ -126,16 +126,26 @@ final class Marked {
 
   private String open(Mark mark) {
     return switch (mark.type()) {
-      case LINK -> link(href.apply(mark.value()));
+      case LINK -> link(href.apply(mark.value()), opensBeside(mark));
       case COLOUR -> "<span" + colour.apply(mark.value()) + ">";
       case BOLD -> "<strong>";
       case ITALIC -> "<em>";
-      case LIST, BOUND -> "";
+      case LIST, NEW_TAB, BOUND -> "";
     };
   }
 
-  private static String link(String address) {
-    return address.isEmpty() ? "<a>" : "<a href=\"" + Html.escape(address) + "\">";
+  private boolean opensBeside(Mark link) {
+    return marks(Mark.Type.NEW_TAB).stream()
+        .anyMatch(mark -> mark.from() < link.to() && mark.to() > link.from());
+  }
+
+  /** A page that is opened beside this one knows nothing of it. */
+  private static String link(String address, boolean beside) {
+    return address.isEmpty()
+        ? "<a>"
+        : "<a href=\""
+            + Html.escape(address)
+            + (beside ? "\" target=\"_blank\" rel=\"noopener\">" : "\">");
   }
 
   private static String close(Mark.Type type) {
@@ -144,7 +154,7 @@ final class Marked {
       case COLOUR -> "</span>";
       case BOLD -> "</strong>";
       case ITALIC -> "</em>";
-      case LIST, BOUND -> "";
+      case LIST, NEW_TAB, BOUND -> "";
     };
   }
 

@@ -112,6 +112,7 @@ public final class Sieve {
           kind == Kind.TEXT && (mark.value().isEmpty() || mark.value().equals(Mark.NUMBERED));
       case BOUND ->
           Bound.ofWord(mark.value()).isPresent() || PageShown.words(mark.value()).isPresent();
+      case NEW_TAB -> kind != Kind.BUTTON;
       case BOLD, ITALIC -> true;
     };
   }

@@ -36,6 +36,12 @@ class MarkedHtmlTest {
                 new Mark(Mark.Type.LIST, 6, 12, ""),
                 new Mark(Mark.Type.LIST, 13, 19, ""),
                 new Mark(Mark.Type.BOLD, 15, 19, "")));
+    assertThat(MarkedHtml.words("<a href='/gate' target='_blank'>gate</a>"))
+        .isEqualTo(
+            words(
+                "gate",
+                new Mark(Mark.Type.LINK, 0, 4, "/gate"),
+                new Mark(Mark.Type.NEW_TAB, 0, 4, "")));
     assertThat(MarkedHtml.words("<ol><li>dig</li></ol><ul><li>rest</li></ul>"))
         .isEqualTo(
             words(

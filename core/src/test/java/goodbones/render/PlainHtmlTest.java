@@ -62,6 +62,15 @@ class PlainHtmlTest {
   }
 
   @Test
+  void aLinkInWordsMayOpenBesideThePage() {
+    assertThat(
+            inside(
+                "the gate", new Mark(Mark.Type.LINK, 4, 8, "/gate"), mark(Mark.Type.NEW_TAB, 4, 8)))
+        .isEqualTo("the <a href=\"/gate\" target=\"_blank\" rel=\"noopener\">gate</a>");
+    assertThat(inside("the gate", mark(Mark.Type.NEW_TAB, 4, 8))).isEqualTo("the gate");
+  }
+
+  @Test
   void aListThatIsCountedIsNumbered() {
     String words = "dig\nsow\nrest\nand wait";
     assertThat(

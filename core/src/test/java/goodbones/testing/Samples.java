@@ -217,6 +217,7 @@ public final class Samples {
             case BOLD -> new Mark(Mark.Type.BOLD, from, from + 4, "");
             case ITALIC -> new Mark(Mark.Type.ITALIC, from, from + 4, "");
             case LINK -> new Mark(Mark.Type.LINK, from, from + 4, "/fares");
+            case NEW_TAB -> new Mark(Mark.Type.NEW_TAB, from, from + 4, "");
             case COLOUR -> new Mark(Mark.Type.COLOUR, from, from + 4, colour());
             case BOUND ->
                 new Mark(Mark.Type.BOUND, from, from + 4, any(List.of(Bound.values())).word());
