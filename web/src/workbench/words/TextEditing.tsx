@@ -11,7 +11,7 @@ import {
 import { useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { answer, api, Problem } from '../../api/client';
 import { askBeforeLeaving } from '../../ui/askBeforeLeaving';
-import { elementOf, escaped, linkAround, uncoloured } from './chosenWords';
+import { elementOf, escaped, linkAround, linksIn, uncoloured } from './chosenWords';
 import { boxOf } from '../canvas/geometry';
 import type { Canvas } from '../engine/drawing';
 import type { AskedEdit, NodeView } from '../engine/source';
@@ -226,14 +226,15 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
     const around = linkAround(range.current);
     if (around && selection?.isCollapsed) selection.selectAllChildren(around);
     doc.execCommand(to === '' ? 'unlink' : 'createLink', false, to);
+    remember();
+    if (asking?.what === 'link') openIn(asking.newTab);
     setAsking(undefined);
   };
-  const openBeside = (newTab: boolean) => {
-    const around = linkAround(range.current);
-    if (!around) return;
-    if (newTab) around.setAttribute('target', '_blank');
-    else around.removeAttribute('target');
-    setAsking({ what: 'link', to: around.getAttribute('href') ?? '', newTab });
+  const openIn = (newTab: boolean) => {
+    for (const link of linksIn(range.current)) {
+      if (newTab) link.setAttribute('target', '_blank');
+      else link.removeAttribute('target');
+    }
   };
   const bind = (what: string, title: string) => {
     back();
@@ -357,7 +358,10 @@ export function TextEditing({ canvas, node, scale, site, onEdit, onDone }: Props
           to={asking.to}
           newTab={asking.newTab}
           onLink={link}
-          onNewTab={openBeside}
+          onNewTab={(newTab) => {
+            openIn(newTab);
+            setAsking({ ...asking, newTab });
+          }}
           onEscape={() => {
             setAsking(undefined);
             back();

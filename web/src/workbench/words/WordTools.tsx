@@ -68,18 +68,16 @@ export function LinkForm({ site, to, newTab, onLink, onNewTab, onEscape }: LinkF
           autoFocus
         />
       </div>
-      {to !== '' && (
-        <label className="flex items-center gap-1.5 px-1 py-1 whitespace-nowrap">
-          <input
-            type="checkbox"
-            checked={newTab}
-            onChange={(event) => {
-              onNewTab(event.target.checked);
-            }}
-          />
-          In a new tab
-        </label>
-      )}
+      <label className="flex items-center gap-1.5 px-1 py-1 whitespace-nowrap">
+        <input
+          type="checkbox"
+          checked={newTab}
+          onChange={(event) => {
+            onNewTab(event.target.checked);
+          }}
+        />
+        In a new tab
+      </label>
       {to !== '' && (
         <button
           type="button"

@@ -10,6 +10,15 @@ export function linkAround(range: Range | undefined): Element | undefined {
   return (range && elementOf(range.commonAncestorContainer)?.closest('a[href]')) ?? undefined;
 }
 
+/** All links that the caret or the chosen words stand in or touch. */
+export function linksIn(range: Range | undefined): Element[] {
+  if (!range) return [];
+  const around = linkAround(range);
+  if (around) return [around];
+  const links = elementOf(range.commonAncestorContainer)?.querySelectorAll('a[href]') ?? [];
+  return [...links].filter((link) => range.intersectsNode(link));
+}
+
 /** The element that something of a document is or stands in. */
 export function elementOf(node: Node): Element | null {
   return node.nodeType === Node.ELEMENT_NODE ? (node as Element) : node.parentElement;

@@ -141,28 +141,36 @@ class WordsInPlaceTest extends WithDesigner {
   }
 
   @Test
-  void aLinkInWordsOpensBesideThePageWhereThatIsSaid() {
+  void aLinkInWordsOpensInANewTabWhereThatIsSaid() {
     begin("Ask at the gate");
     choose("the gate");
     press("Control+k");
-    designer.field("Where the link goes").fill("https://gate.example");
-    press("Enter");
-    assertThat(designer.field("Where the link goes")).hasCount(0);
-    choose("gate");
-    press("Control+k");
     designer.field("In a new tab").check();
-    press("Escape");
+    leadTo("https://gate.example");
     keep();
     assertMarked(
         "Ask at <a href=\"https://gate.example\" target=\"_blank\" rel=\"noopener\">the gate</a>");
     begin();
-    choose("gate");
+    choose("the gate");
     press("Control+k");
     assertThat(designer.field("In a new tab")).isChecked();
+    leadTo("https://yard.example");
+    keep();
+    assertMarked(
+        "Ask at <a href=\"https://yard.example\" target=\"_blank\" rel=\"noopener\">the gate</a>");
+    begin();
+    choose("gate");
+    press("Control+k");
     designer.field("In a new tab").uncheck();
     press("Escape");
     keep();
-    assertMarked("Ask at <a href=\"https://gate.example\">the gate</a>");
+    assertMarked("Ask at <a href=\"https://yard.example\">the gate</a>");
+  }
+
+  private void leadTo(String address) {
+    designer.field("Where the link goes").fill(address);
+    press("Enter");
+    assertThat(designer.field("Where the link goes")).hasCount(0);
   }
 
   @Test
