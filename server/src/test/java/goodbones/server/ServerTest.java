@@ -8,6 +8,7 @@ import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.security.test.context.support.WithUserDetails;
 import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.ContextConfiguration;
 
 /** A test on the whole server with the demo data, in a database of its own. */
 @Target(ElementType.TYPE)
@@ -16,9 +17,9 @@ import org.springframework.test.annotation.DirtiesContext;
     properties = {
       "goodbones.demo=true",
       "goodbones.demo.work=false",
-      "springdoc.api-docs.enabled=true",
-      "spring.datasource.url=jdbc:h2:mem:${random.uuid};DB_CLOSE_DELAY=-1"
+      "springdoc.api-docs.enabled=true"
     })
+@ContextConfiguration(initializers = FilledDatabase.class)
 @AutoConfigureMockMvc
 @WithUserDetails("iris")
 @DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_CLASS)
