@@ -18,18 +18,30 @@ public final class NodeId implements Comparable<NodeId> {
   /** Kept here: every question about a tree looks ids up. */
   private final int hash;
 
-  private NodeId(String value) {
-    Objects.requireNonNull(value, "value");
-    if (!isForm(value)) {
-      throw new IllegalArgumentException(
-          "“" + value + "” is not a node id: use letters, digits, - and _, at most 64 of them");
+  /** How many steps it has. */
+  private final int depth;
+
+  /** Of whole steps of others: ids are made by the thousand whenever a page is shown. */
+  private NodeId(String value, int depth) {
+    if (depth > DEPTH_LIMIT) {
+      throw noForm(value);
     }
     this.value = value;
     this.hash = value.hashCode();
+    this.depth = depth;
   }
 
-  /** Walked by hand: ids are made by the thousand whenever a page is shown. */
-  private static boolean isForm(String value) {
+  private static IllegalArgumentException noForm(String value) {
+    return new IllegalArgumentException(
+        "“" + value + "” is not a node id: use letters, digits, - and _, at most 64 of them");
+  }
+
+  /**
+   * How many steps a text has.
+   *
+   * @return 0 where it is no id
+   */
+  private static int depth(String value) {
     int step = 0;
     int depth = 1;
     for (int i = 0; i < value.length(); i++) {
@@ -41,13 +53,13 @@ public final class NodeId implements Comparable<NodeId> {
         step = 0;
         depth++;
       } else {
-        return false;
+        return 0;
       }
       if (step > STEP_LIMIT) {
-        return false;
+        return 0;
       }
     }
-    return step > 0 && depth <= DEPTH_LIMIT;
+    return step > 0 ? depth : 0;
   }
 
   /**
@@ -55,7 +67,12 @@ public final class NodeId implements Comparable<NodeId> {
    *     {@code -}, with {@code /} between the steps
    */
   public static NodeId of(String value) {
-    return new NodeId(value);
+    Objects.requireNonNull(value, "value");
+    int depth = depth(value);
+    if (depth == 0) {
+      throw noForm(value);
+    }
+    return new NodeId(value, depth);
   }
 
   public String value() {
@@ -64,42 +81,38 @@ public final class NodeId implements Comparable<NodeId> {
 
   /** Says whether this addresses a node inside a placement. */
   public boolean isInside() {
-    return value.indexOf('/') >= 0;
+    return depth > 1;
   }
 
   /** The outermost step: the placement's id, or the id itself when there is no placement. */
   public NodeId outer() {
-    int slash = value.indexOf('/');
-    return slash < 0 ? this : new NodeId(value.substring(0, slash));
+    return depth == 1 ? this : new NodeId(value.substring(0, value.indexOf('/')), 1);
   }
 
   /** The address as seen from inside the outermost placement; the id itself when there is none. */
   public NodeId inner() {
-    int slash = value.indexOf('/');
-    return slash < 0 ? this : new NodeId(value.substring(slash + 1));
+    return depth == 1 ? this : new NodeId(value.substring(value.indexOf('/') + 1), depth - 1);
   }
 
   /** The last step: the node's id in the document that it comes from. */
   public NodeId own() {
-    int slash = value.lastIndexOf('/');
-    return slash < 0 ? this : new NodeId(value.substring(slash + 1));
+    return depth == 1 ? this : new NodeId(value.substring(value.lastIndexOf('/') + 1), 1);
   }
 
   /** The address of another node that stands in the same placement or item as this one. */
   public NodeId beside(NodeId other) {
-    int slash = value.lastIndexOf('/');
-    return slash < 0 ? other : new NodeId(value.substring(0, slash + 1) + other.value);
+    return depth == 1 ? other : other.within(around());
   }
 
   /** The placement or item that it stands in; itself where there is none. */
   public NodeId around() {
-    int slash = value.lastIndexOf('/');
-    return slash < 0 ? this : new NodeId(value.substring(0, slash));
+    return depth == 1 ? this : new NodeId(value.substring(0, value.lastIndexOf('/')), depth - 1);
   }
 
   /** Whether it stands in that placement or item. */
   public boolean isIn(NodeId member) {
-    return value.startsWith(member.value + "/");
+    int length = member.value.length();
+    return value.length() > length && value.charAt(length) == '/' && value.startsWith(member.value);
   }
 
   /** Whether it is a placement or item, or stands in that. */
@@ -107,14 +120,21 @@ public final class NodeId implements Comparable<NodeId> {
     return equals(member) || isIn(member);
   }
 
-  /** The address as seen from inside a placement or item that it stands in. */
+  /**
+   * The address as seen from inside a placement or item that it stands in.
+   *
+   * @throws IllegalArgumentException if it does not stand in it
+   */
   public NodeId from(NodeId member) {
-    return new NodeId(value.substring(member.value.length() + 1));
+    if (!isIn(member)) {
+      throw new IllegalArgumentException("“" + value + "” does not stand in “" + member + "”");
+    }
+    return new NodeId(value.substring(member.value.length() + 1), depth - member.depth);
   }
 
   /** This node as seen from outside the given placement. */
   public NodeId within(NodeId placement) {
-    return new NodeId(placement.value + "/" + value);
+    return new NodeId(placement.value + "/" + value, placement.depth + depth);
   }
 
   @Override

@@ -155,7 +155,7 @@ final class Agency {
   /** Does one thing; one that is refused changes nothing. */
   void step() {
     try {
-      switch (random.nextInt(16)) {
+      switch (random.nextInt(17)) {
         case 0, 1 -> release();
         case 2, 3 -> rollOut(pick(PIECES), random.nextInt(3) > 0);
         case 4 -> takeBack();
@@ -167,6 +167,7 @@ final class Agency {
         case 10 -> goBack();
         case 11 -> exchange();
         case 12 -> replace();
+        case 13 -> takeSitesWords();
         default -> edit();
       }
     } catch (Refused refused) {
@@ -382,6 +383,15 @@ final class Agency {
     library.release(changed);
   }
 
+  /** The library takes away or fixes what sites have filled, and carries that to them. */
+  private void takeSitesWords() {
+    List<LocalKey> filled = new ArrayList<>();
+    sites.forEach(site -> filled.addAll(site.adopted.fillings().filled().keySet()));
+    if (library.clash(filled)) {
+      PIECES.forEach(piece -> rollOut(piece, false));
+    }
+  }
+
   /** Goes back in the library where no site shows the newest revision any more. */
   private void goBack() {
     String piece = pick(PIECES);
@@ -556,6 +566,9 @@ final class Agency {
       return;
     }
     int first = random.nextInt(rollouts.size());
+    if (random.nextBoolean()) {
+      editWhatCame(rollouts.get(first));
+    }
     List<Rollout> together = new ArrayList<>(List.of(rollouts.get(first)));
     together.addAll(
         TakeBacks.standingOn(
@@ -563,6 +576,30 @@ final class Agency {
     takeBack(together);
     rollouts.removeAll(together);
     count("take-back");
+  }
+
+  /**
+   * Pages have something of their own where a rollout brought something: they ask on the way back.
+   */
+  private void editWhatCame(Rollout rollout) {
+    for (Rollout.AdoptedStep step : rollout.adopted()) {
+      OneSite site =
+          sites.stream().filter(s -> s.id.equals(step.siteId())).findFirst().orElseThrow();
+      Adopted before = site.adopted.with(Map.of(step.piece(), step.before()));
+      for (OnePage page : site.pages) {
+        Set<NodeId> came = new HashSet<>();
+        Shown now = shown(site, page);
+        now.root().walk(node -> came.add(node.id()));
+        Shown.of(page.root, before, shelf).root().walk(node -> came.remove(node.id()));
+        try {
+          Edit edit = unlike(own.edit(now, node -> came.contains(node.id()), false));
+          carryOut(site, page, editor(site).apply(page.root, edit));
+          count("edit of what came");
+        } catch (Refused | AsksFirst refused) {
+          count("refused");
+        }
+      }
+    }
   }
 
   private void takeBack(List<Rollout> oldestFirst) {
