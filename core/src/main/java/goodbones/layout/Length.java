@@ -35,11 +35,19 @@ record Length(Screen screen, double base, double font) {
    * @throws IllegalArgumentException if it is no length
    */
   double exact(String css) {
+    return css.startsWith("clamp(") ? clamped(css) : sum(css);
+  }
+
+  private double clamped(String css) {
     Matcher clamp = CLAMP.matcher(css);
-    if (clamp.matches()) {
-      double least = exact(clamp.group(1));
-      return Math.max(least, Math.min(exact(clamp.group(2)), exact(clamp.group(3))));
+    if (!clamp.matches()) {
+      throw noLength(css);
     }
+    double least = exact(clamp.group(1));
+    return Math.max(least, Math.min(exact(clamp.group(2)), exact(clamp.group(3))));
+  }
+
+  private double sum(String css) {
     Matcher term = TERM.matcher(css);
     double sum = 0;
     int at = 0;
@@ -49,9 +57,13 @@ record Length(Screen screen, double base, double font) {
       at = term.end();
     }
     if (at == 0 || at < css.length()) {
-      throw new IllegalArgumentException("“" + css + "” is not a length");
+      throw noLength(css);
     }
     return sum;
+  }
+
+  private static IllegalArgumentException noLength(String css) {
+    return new IllegalArgumentException("“" + css + "” is not a length");
   }
 
   private double unit(String unit) {
