@@ -7,7 +7,6 @@ import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
 import javax.sql.DataSource;
-import org.h2.store.fs.FileUtils;
 import org.h2.tools.Restore;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.test.util.TestPropertyValues;
@@ -19,7 +18,8 @@ import org.springframework.context.ConfigurableApplicationContext;
  * Gives every server a database of its own with the demo data, in memory. The first one is filled
  * as any is; the others begin as copies of what it held then, which takes a small part of the time.
  */
-final class FilledDatabase implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+final class FilledDatabase
+    implements ApplicationContextInitializer<ConfigurableApplicationContext> {
   private static final String FILES = "memFS:/good-bones/";
   private static final String NAME = "data";
   private static final Set<String> KEPT = new HashSet<>();

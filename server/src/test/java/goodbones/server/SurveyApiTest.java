@@ -3,6 +3,7 @@ package goodbones.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.server.survey.FullSurvey;
+import jakarta.persistence.EntityManagerFactory;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,6 +13,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -162,6 +165,26 @@ class SurveyApiTest {
     assertThat(FullSurvey.remembered(beans, site)).isEqualTo(found);
     assertThat(api.write("/api/sites/" + site + "/survey/nothing/mend", Map.of()).status())
         .isEqualTo(422);
+  }
+
+  @Test
+  void whatIsRememberedIsToldWithoutReadingADocument() {
+    String site = "saltmarsh-ferries";
+    String found = FullSurvey.remembered(beans, site);
+    assertThat(found).contains("FindingView");
+    Statistics asked =
+        beans.getBean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
+    asked.setStatisticsEnabled(true);
+    try {
+      assertThat(FullSurvey.remembered(beans, site)).isEqualTo(found);
+      for (String entity : asked.getEntityNames()) {
+        if (entity.endsWith("PageEntity")) {
+          assertThat(asked.getEntityStatistics(entity).getLoadCount()).as(entity).isZero();
+        }
+      }
+    } finally {
+      asked.setStatisticsEnabled(false);
+    }
   }
 
   /** Adds a thing and says its id. */

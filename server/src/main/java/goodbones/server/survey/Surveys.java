@@ -87,7 +87,7 @@ public class Surveys {
    *
    * @param asked what was known of the pictures that were asked for
    */
-  private record Found(Map<String, List<Finding>> byRule, Map<String, Pictured> asked) {
+  private record Found(Map<String, List<Titled>> byRule, Map<String, Pictured> asked) {
     int count() {
       return byRule.values().stream().mapToInt(List::size).sum() + asked.size();
     }
@@ -97,6 +97,13 @@ public class Surveys {
           .allMatch(each -> each.getValue().equals(book.apply(each.getKey())));
     }
   }
+
+  /**
+   * A finding with the title of the node that it is at, so that telling it again reads no document.
+   *
+   * @param title empty where it is at no node
+   */
+  private record Titled(Finding finding, String title) {}
 
   /** What the rules ask of a site, to be compared. */
   private record Known(
@@ -151,7 +158,8 @@ public class Surveys {
       survey.lookAt(document);
     }
     Map<String, List<Edit>> mends = new LinkedHashMap<>();
-    for (Finding finding : survey.found.getOrDefault(rule, Set.of())) {
+    for (Titled titled : survey.found.getOrDefault(rule, Set.of())) {
+      Finding finding = titled.finding();
       if (!finding.isAt(document, node)) {
         continue;
       }
@@ -206,7 +214,7 @@ public class Surveys {
     private final Function<String, List<Coverages.Standing>> around;
     private final Map<String, PageInfo> infos;
     private final Map<Placed, SurveyedDocument> documents = new HashMap<>();
-    private final Map<String, Set<Finding>> found = new HashMap<>();
+    private final Map<String, Set<Titled>> found = new HashMap<>();
 
     private Survey(String siteId, PageTree tree, Known known) {
       this.tree = tree;
@@ -254,7 +262,7 @@ public class Surveys {
           List<Finding> now = SiteSurvey.LINKS.in(document, site);
           SiteSurvey.LINKS.in(document, without).stream()
               .filter(finding -> !now.contains(finding))
-              .map(this::view)
+              .map(finding -> view(titled(finding, document)))
               .forEach(links::add);
         }
       }
@@ -332,7 +340,10 @@ public class Surveys {
         asked = new HashMap<>();
         here =
             new Found(
-                SiteSurvey.RULES.stream().collect(Collectors.toMap(SurveyRule::word, by)), asked);
+                SiteSurvey.RULES.stream()
+                    .collect(
+                        Collectors.toMap(SurveyRule::word, rule -> titled(by.apply(rule), read))),
+                asked);
         Surveys.this.known.put(key, here);
       }
       here.byRule()
@@ -346,20 +357,32 @@ public class Surveys {
       return asked.computeIfAbsent(id, book);
     }
 
-    private FindingView view(Finding finding) {
+    private List<Titled> titled(List<Finding> findings, List<Placed> read) {
+      return findings.stream()
+          .map(
+              finding ->
+                  read.stream()
+                      .filter(placed -> placed.document().equals(finding.document()))
+                      .findFirst()
+                      .map(placed -> titled(finding, document(placed)))
+                      .orElseGet(() -> new Titled(finding, "")))
+          .toList();
+    }
+
+    private Titled titled(Finding finding, SurveyedDocument document) {
+      return new Titled(
+          finding, finding.node().flatMap(document.shown()::find).map(Wording::title).orElse(""));
+    }
+
+    private FindingView view(Titled titled) {
+      Finding finding = titled.finding();
       PageInfo info = info(finding.document());
-      String title =
-          finding
-              .node()
-              .flatMap(node -> document(Placed.alone(finding.document())).shown().find(node))
-              .map(Wording::title)
-              .orElse("");
       return new FindingView(
           info.id(),
           info.title(),
           info.shared(),
           finding.node().map(node -> node.value()).orElse(""),
-          title,
+          titled.title(),
           finding.message(),
           finding.mend().isPresent(),
           finding.unset());
