@@ -148,7 +148,7 @@ export function LinkField(props: Props) {
           aria-label={label}
           autoFocus={autoFocus}
           className={inputClass}
-          placeholder="Type a page, a section, a file or an address"
+          placeholder="Page, section, file or address"
           displayValue={() => now.data?.title ?? value}
           onClick={(e) => {
             // What is typed takes the place of where it leads now.
@@ -173,7 +173,7 @@ export function LinkField(props: Props) {
         <ComboboxOptions
           modal={false}
           anchor={{ to: 'bottom start', gap: 2 }}
-          className="z-50 w-80 max-h-80 overflow-y-auto bg-paper border border-ink shadow-lg text-[13px] empty:invisible"
+          className="z-50 w-80 [--anchor-max-height:20rem] overflow-y-auto bg-paper border border-ink shadow-lg text-[13px] empty:invisible"
         >
           {known.map((target) => (
             <ComboboxOption
