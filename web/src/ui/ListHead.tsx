@@ -36,7 +36,7 @@ export function ListHead({ title, one, shown, all, searched, words, onWords, chi
           onChange={(e) => {
             onWords(e.target.value);
           }}
-          className="border border-line bg-sheet px-2.5 py-1.25 rounded-[2px] w-56"
+          className="border border-line bg-sheet px-2.5 py-1.5 rounded-[2px] w-56"
         />
       </label>
       {children}
