@@ -1,22 +1,8 @@
 import type { ComponentProps } from 'react';
+import { buttonClass, type ButtonLook } from './buttonClass';
 
-const looks = {
-  main: 'bg-verdigris text-white border-verdigris hover:bg-verdigris-deep disabled:bg-board disabled:text-soft disabled:border-line',
-  plain:
-    'bg-sheet text-ink border-line hover:border-ink disabled:text-soft/70 disabled:hover:border-line',
-  quiet:
-    'border-transparent text-verdigris hover:underline underline-offset-2 disabled:text-soft disabled:no-underline',
-};
-
-type Props = ComponentProps<'button'> & { look?: keyof typeof looks };
+type Props = ComponentProps<'button'> & { look?: ButtonLook };
 
 export function Button({ look = 'plain', type = 'button', className = '', ...rest }: Props) {
-  const padding = look === 'quiet' ? '' : 'px-3 py-1.5';
-  return (
-    <button
-      {...rest}
-      type={type}
-      className={`inline-flex items-center gap-1.5 border rounded-[3px] font-medium whitespace-nowrap ${padding} ${looks[look]} ${className}`}
-    />
-  );
+  return <button {...rest} type={type} className={`${buttonClass(look)} ${className}`} />;
 }

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { answer, api, fetchText, Problem, type Schemas } from '../../api/client';
 import sizes from '../../api/devices.json';
 import { Button } from '../../ui/Button';
+import { ButtonLink } from '../../ui/ButtonLink';
 import { when } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Failed, Loading } from '../../ui/States';
@@ -293,12 +294,7 @@ function Release({ view, replace }: ReleaseProps) {
   return (
     <>
       {!piece.draft && piece.behind.length > 0 && (
-        <Link
-          to={`/rollouts/${view.id}`}
-          className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
-        >
-          Review the rollout
-        </Link>
+        <ButtonLink to={`/rollouts/${view.id}`}>Review the rollout</ButtonLink>
       )}
       {piece.draft && (
         <Button

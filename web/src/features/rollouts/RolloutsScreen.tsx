@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { ButtonLink } from '../../ui/ButtonLink';
 import { count, names, when } from '../../ui/count';
 import { Sheet } from '../../ui/Sheet';
 import { Empty, Failed, Loading, Mark } from '../../ui/States';
@@ -59,12 +60,7 @@ export function RolloutsScreen() {
                   {item.toDecide > 0 && <Mark tone="conflict">{item.toDecide} to decide</Mark>}
                 </p>
               </div>
-              <Link
-                to={`/rollouts/${item.pieceId}`}
-                className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
-              >
-                Review
-              </Link>
+              <ButtonLink to={`/rollouts/${item.pieceId}`}>Review</ButtonLink>
             </li>
           ))}
         </ul>

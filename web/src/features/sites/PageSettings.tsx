@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { api, done } from '../../api/client';
 import { PicturePicker } from '../../workbench/ladder/PicturePicker';
 import { fileOf, usePicturesAtHand } from '../pictures/usePictures';
 import { Button } from '../../ui/Button';
+import { ButtonLink } from '../../ui/ButtonLink';
 import { inputClass } from '../../ui/inputClass';
 import { KeepLine, useKeep } from '../../ui/Keep';
 import { usePageKinds, type SitePage } from './useSites';
@@ -46,12 +46,9 @@ export function PageSettings({ siteId, page }: Props) {
         void keep();
       }}
     >
-      <Link
-        to={`/sites/${siteId}/pages/${page.id}`}
-        className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] text-center hover:bg-verdigris-deep"
-      >
+      <ButtonLink to={`/sites/${siteId}/pages/${page.id}`} className="justify-center">
         Work on this page
-      </Link>
+      </ButtonLink>
       <label>
         <span className="font-medium">Title</span>
         <input

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { ButtonLink } from '../../ui/ButtonLink';
 import sizes from '../../api/devices.json';
 import { fetchText, type Schemas } from '../../api/client';
 import { count } from '../../ui/count';
@@ -33,12 +34,7 @@ export function SitesScreen() {
         words={words}
         onWords={setWords}
       >
-        <Link
-          to="/sites/new"
-          className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
-        >
-          Start a new client
-        </Link>
+        <ButtonLink to="/sites/new">Start a new client</ButtonLink>
       </ListHead>
       <div className="overflow-y-auto pt-5 pb-8 -mx-1 px-1">
         {sites.data.length === 0 && (

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
 import { fetchText, type Problem, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
 import { useChoices, usePieceList } from '../../features/library/useLibrary';
 import { count } from '../../ui/count';
 import { Whole } from '../canvas/Whole';
@@ -272,13 +273,13 @@ export function LibraryDrawer(props: Props) {
             {refused}
           </p>
         ) : at >= 0 ? (
-          <button
-            type="button"
-            className="w-full bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
+          <Button
+            look="main"
+            className="w-full justify-center"
             onClick={() => void keep(found[at])}
           >
             Keep it here (Enter)
-          </button>
+          </Button>
         ) : (
           <p className="text-soft">
             {count(found.length, 'piece')}. ↓ ↑ try one in place, or drag it there.

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
 import { count, names, reachWords } from '../../ui/count';
 import { Button } from '../../ui/Button';
+import { ButtonLink } from '../../ui/ButtonLink';
 import { Mark } from '../../ui/States';
 import type { DeviceKey } from '../engine/devices';
 import type {
@@ -117,12 +118,11 @@ export function FootLine({
           </Button>
         )}
         {placement && (
-          <Link
+          <ButtonLink
             to={`/library/${placement.pieceId}?site=${view.siteId}&from=${encodeURIComponent(`${location.pathname}${location.search}`)}`}
-            className="bg-verdigris text-white font-medium px-3 py-1.5 rounded-[3px] hover:bg-verdigris-deep"
           >
             Edit the piece
-          </Link>
+          </ButtonLink>
         )}
         {actions}
       </span>
