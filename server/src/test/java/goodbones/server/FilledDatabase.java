@@ -3,10 +3,13 @@ package goodbones.server;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import javax.sql.DataSource;
+import org.h2.store.fs.FileUtils;
 import org.h2.tools.Restore;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.test.util.TestPropertyValues;
@@ -23,11 +26,14 @@ final class FilledDatabase
   private static final String FILES = "memFS:/good-bones/";
   private static final String NAME = "data";
   private static final Set<String> KEPT = new HashSet<>();
+  private static final Map<ConfigurableApplicationContext, String> GIVEN = new HashMap<>();
 
   @Override
   public void initialize(ConfigurableApplicationContext context) {
     String kept = FILES + context.getEnvironment().getProperty("goodbones.demo.work") + ".zip";
     String folder = FILES + UUID.randomUUID();
+    dropClosed();
+    GIVEN.put(context, folder);
     if (KEPT.contains(kept)) {
       Restore.execute(kept, folder, NAME);
     } else {
@@ -39,6 +45,20 @@ final class FilledDatabase
               });
     }
     TestPropertyValues.of("spring.datasource.url=jdbc:h2:" + folder + "/" + NAME).applyTo(context);
+  }
+
+  /** What servers of before had would fill the memory. */
+  private static void dropClosed() {
+    GIVEN
+        .entrySet()
+        .removeIf(
+            given -> {
+              boolean closed = !given.getKey().isActive();
+              if (closed) {
+                FileUtils.deleteRecursive(given.getValue(), true);
+              }
+              return closed;
+            });
   }
 
   private static void keep(DataSource filled, String file) {
