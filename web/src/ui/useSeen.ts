@@ -17,10 +17,14 @@ function seer(): IntersectionObserver {
   return sight;
 }
 
-/** Whether an element was seen yet. */
-export function useSeen<T extends HTMLElement>(): [RefObject<T | null>, boolean] {
+/**
+ * Whether an element was seen yet.
+ *
+ * @param surely it stands where it is seen as soon as it is there, and need not be watched for
+ */
+export function useSeen<T extends HTMLElement>(surely = false): [RefObject<T | null>, boolean] {
   const place = useRef<T>(null);
-  const [seen, setSeen] = useState(false);
+  const [seen, setSeen] = useState(surely);
   useEffect(() => {
     const element = place.current;
     if (!element || seen) return;

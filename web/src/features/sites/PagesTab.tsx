@@ -6,6 +6,7 @@ import { answer, api, done, fetchText, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/count';
 import { Empty } from '../../ui/States';
+import { useFewFirst } from '../../ui/useFewFirst';
 import { useSeen } from '../../ui/useSeen';
 import { useWidth } from '../../ui/useWidth';
 import { Whole } from '../../workbench/canvas/Whole';
@@ -105,6 +106,11 @@ function Drawn({ page, width }: { page: SitePage; width: number }) {
   );
 }
 
+/** How many rows stand on a tall screen. */
+const ON_SCREEN = 30;
+/** How many surely stand on any screen before it is scrolled. */
+const AT_FIRST = 6;
+
 type TreeProps = {
   site: Schemas['SiteView'];
   chosen: string;
@@ -128,6 +134,7 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
     onSettled: () => queries.invalidateQueries({ queryKey: ['sites', site.id] }),
   });
   const { pages } = site;
+  const drawn = useFewFirst(pages, ON_SCREEN);
   /** Chosen besides the one in hand, to be moved together. */
   const [besides, setBesides] = useState<ReadonlySet<string>>(new Set());
   const [over, setOver] = useState<{ id: string; where: Where }>();
@@ -202,9 +209,10 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
         className="overflow-y-auto border-t border-line pr-1"
         onKeyDown={onKeyDown}
       >
-        {pages.map((each) => (
+        {drawn.map((each, i) => (
           <Row
             key={each.id}
+            first={i < AT_FIRST}
             page={each}
             current={each.id === chosen}
             selected={together.has(each.id)}
@@ -281,6 +289,7 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
 
 type RowProps = {
   page: SitePage;
+  first: boolean;
   current: boolean;
   selected: boolean;
   /** Where what is dragged would land, if over this page. */
@@ -311,9 +320,9 @@ const landing: Record<Where, string> = {
 };
 
 function Row(props: RowProps) {
-  const { page, current, selected, over, standIns, onChoose, onDrag, onOver, onDrop, onOpen } =
-    props;
-  const [place, seen] = useSeen<HTMLLIElement>();
+  const { page, first, current, selected, over, standIns } = props;
+  const { onChoose, onDrag, onOver, onDrop, onOpen } = props;
+  const [place, seen] = useSeen<HTMLLIElement>(first);
   return (
     <li
       ref={place}
@@ -323,7 +332,7 @@ function Row(props: RowProps) {
       draggable
       data-page={page.id}
       tabIndex={current ? 0 : -1}
-      className={`flex items-center gap-3 py-1.5 px-2 border-b border-hair cursor-pointer ${selected ? 'bg-verdigris-tint' : 'hover:bg-sheet'} ${over ? landing[over] : ''}`}
+      className={`[content-visibility:auto] [contain-intrinsic-height:66px] flex items-center gap-3 py-1.5 px-2 border-b border-hair cursor-pointer ${selected ? 'bg-verdigris-tint' : 'hover:bg-sheet'} ${over ? landing[over] : ''}`}
       style={{ paddingLeft: 8 + page.depth * 22 }}
       onClick={onChoose}
       onDoubleClick={onOpen}

@@ -7,6 +7,7 @@ import { fetchText, type Schemas } from '../../api/client';
 import { count } from '../../ui/count';
 import { ListHead } from '../../ui/ListHead';
 import { Empty, Failed, Loading } from '../../ui/States';
+import { useFewFirst } from '../../ui/useFewFirst';
 import { useSeen } from '../../ui/useSeen';
 import { useWidth } from '../../ui/useWidth';
 import { Whole } from '../../workbench/canvas/Whole';
@@ -43,25 +44,41 @@ export function SitesScreen() {
         {sites.data.length > 0 && shown.length === 0 && (
           <Empty>No client is called “{words.trim()}”.</Empty>
         )}
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-x-6 gap-y-7">
-          {shown.map((site) => (
-            <ClientCard key={site.id} site={site} />
-          ))}
-        </ul>
+        <Wall sites={shown} />
       </div>
     </main>
   );
 }
 
+/** How many stand on the largest screens. */
+const ON_SCREEN = 40;
+/** How many surely stand on the screen when the wall is opened. */
+const AT_FIRST = 8;
+
+function Wall({ sites }: { sites: readonly SiteCard[] }) {
+  const drawn = useFewFirst(sites, ON_SCREEN);
+  return (
+    <ul className="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-x-6 gap-y-7">
+      {drawn.map((site, i) => (
+        <ClientCard key={site.id} site={site} first={i < AT_FIRST} />
+      ))}
+    </ul>
+  );
+}
+
 /** A client by its home page, with how its site stands once that is drawn. */
-function ClientCard({ site }: { site: SiteCard }) {
-  const [place, seen] = useSeen<HTMLLIElement>();
+function ClientCard({ site, first }: { site: SiteCard; first: boolean }) {
+  const [place, seen] = useSeen<HTMLLIElement>(first);
   const [drawn, setDrawn] = useState(site.home === '');
   const done = useCallback(() => {
     setDrawn(true);
   }, []);
   return (
-    <li ref={place}>
+    <li
+      ref={place}
+      // The room around it is for the lines around what is in it: nothing is drawn beyond its edges.
+      className="[content-visibility:auto] [contain-intrinsic-height:auto_358px] p-1 -m-1"
+    >
       <Link to={`/sites/${site.id}`} className="block group">
         <span className="block h-[300px] overflow-hidden bg-board outline outline-line group-hover:outline-ink">
           {site.home === '' ? (

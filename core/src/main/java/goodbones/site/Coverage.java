@@ -123,21 +123,50 @@ public final class Coverage {
     return rule.scope().holds(page, tree) && !rule.except().contains(page.id());
   }
 
+  /**
+   * What stands around each page, without the reasons.
+   *
+   * @return the shared parts by where they stand, from the top of a page to its end, by the page's
+   *     id, in the order of the pages
+   */
+  public Map<String, Map<CoverageRule.Spot, String>> standing() {
+    Map<CoverageRule.Spot, List<CoverageRule>> narrowestFirst = new LinkedHashMap<>();
+    for (CoverageRule.Spot spot : spots()) {
+      narrowestFirst.put(
+          spot,
+          rules.stream()
+              .filter(rule -> rule.spot().equals(spot))
+              .sorted(
+                  Comparator.comparingInt((CoverageRule rule) -> rule.scope().narrowness(tree))
+                      .reversed())
+              .toList());
+    }
+    Map<String, Map<CoverageRule.Spot, String>> standing = new LinkedHashMap<>();
+    for (SitePage page : tree.all()) {
+      Map<CoverageRule.Spot, String> parts = new LinkedHashMap<>();
+      narrowestFirst.forEach(
+          (spot, open) ->
+              open.stream()
+                  .filter(rule -> isFor(rule, page))
+                  .findFirst()
+                  .map(CoverageRule::part)
+                  .filter(part -> !part.isEmpty())
+                  .ifPresent(part -> parts.put(spot, part)));
+      standing.put(page.id(), parts);
+    }
+    return standing;
+  }
+
   /** The ids of the pages on which each shared part stands, in the order of the pages. */
   public Map<String, List<String>> pagesOfParts() {
-    List<CoverageRule.Spot> spots = spots();
-    Map<String, Set<String>> pages = new LinkedHashMap<>();
-    for (SitePage page : tree.all()) {
-      for (CoverageRule.Spot spot : spots) {
-        of(page.id(), spot)
-            .part()
-            .ifPresent(
-                part -> pages.computeIfAbsent(part, id -> new LinkedHashSet<>()).add(page.id()));
-      }
-    }
-    Map<String, List<String>> lists = new LinkedHashMap<>();
-    pages.forEach((part, ids) -> lists.put(part, List.copyOf(ids)));
-    return lists;
+    Map<String, List<String>> pages = new LinkedHashMap<>();
+    standing()
+        .forEach(
+            (page, parts) ->
+                Set.copyOf(parts.values())
+                    .forEach(
+                        part -> pages.computeIfAbsent(part, id -> new ArrayList<>()).add(page)));
+    return pages;
   }
 
   /** The ids of the pages on which a shared part stands. */

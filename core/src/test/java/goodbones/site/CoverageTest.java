@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -180,10 +181,14 @@ class CoverageTest {
       Collections.reverse(turned);
       Coverage reversed = new Coverage(tree, turned);
       assertThat(tree.all()).as("seed %d: every page once", seed).hasSize(scene.pages.size());
+      Map<String, Map<CoverageRule.Spot, String>> standing = sound.standing();
       for (SitePage page : tree.all()) {
         for (CoverageRule.Spot spot : sound.spots()) {
           Coverage.Covered covered = sound.of(page.id(), spot);
           assertThat(covered.reason()).isNotEmpty();
+          assertThat(Optional.ofNullable(standing.get(page.id()).get(spot)))
+              .as("seed %d: what stands there", seed)
+              .isEqualTo(covered.part());
           assertThat(reversed.of(page.id(), spot).winner()).isEqualTo(covered.winner());
           long concerned =
               kept.stream()

@@ -74,26 +74,29 @@ public class Coverages {
     if (rules.isEmpty()) {
       return page -> List.of();
     }
-    Coverage coverage = new Coverage(tree, rules);
+    Map<String, Map<CoverageRule.Spot, String>> standing = new Coverage(tree, rules).standing();
     Map<String, String> titles = titles(siteId);
-    Map<String, List<String>> pages = coverage.pagesOfParts();
+    Map<String, Long> pages =
+        standing.values().stream()
+            .flatMap(parts -> parts.values().stream().distinct())
+            .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
     return page -> {
       List<Standing> around = new ArrayList<>();
-      for (CoverageRule.Spot spot : coverage.spots()) {
-        coverage
-            .of(page, spot)
-            .part()
-            .filter(titles::containsKey)
-            .ifPresent(
-                part ->
-                    around.add(
-                        new Standing(
-                            spot.region(),
-                            spot.band(),
-                            part,
-                            titles.getOrDefault(part, ""),
-                            pages.getOrDefault(part, List.of()).size())));
-      }
+      standing
+          .getOrDefault(page, Map.of())
+          .forEach(
+              (spot, part) -> {
+                String title = titles.get(part);
+                if (title != null) {
+                  around.add(
+                      new Standing(
+                          spot.region(),
+                          spot.band(),
+                          part,
+                          title,
+                          pages.getOrDefault(part, 0L).intValue()));
+                }
+              });
       return around;
     };
   }

@@ -35,6 +35,7 @@ import goodbones.survey.SurveyedPage;
 import goodbones.survey.SurveyedSite;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -215,6 +216,7 @@ public class Surveys {
     private final Map<String, PageInfo> infos;
     private final Map<Placed, SurveyedDocument> documents = new HashMap<>();
     private final Map<String, Set<Titled>> found = new HashMap<>();
+    private final Set<Placed> looked = new HashSet<>();
 
     private Survey(String siteId, PageTree tree, Known known) {
       this.tree = tree;
@@ -233,7 +235,9 @@ public class Surveys {
       boolean isPage = tree.find(id).isPresent();
       List<Placed> read = isPage ? read(id) : wherever(id);
       for (Placed placed : read) {
-        look("document", List.of(placed), rule -> rule.in(document(placed), site));
+        if (looked.add(placed)) {
+          look("document", List.of(placed), rule -> rule.in(document(placed), site));
+        }
       }
       tree.find(id)
           .ifPresent(
