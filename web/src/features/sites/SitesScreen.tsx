@@ -51,9 +51,9 @@ export function SitesScreen() {
 }
 
 /** How many stand on the largest screens. */
-const ON_SCREEN = 40;
+const ON_SCREEN = 24;
 /** How many surely stand on the screen when the wall is opened. */
-const AT_FIRST = 8;
+const AT_FIRST = 4;
 
 function Wall({ sites }: { sites: readonly SiteCard[] }) {
   const drawn = useFewFirst(sites, ON_SCREEN);

@@ -140,9 +140,7 @@ public class Compositions {
     Surroundings surroundings = frames.surroundings(site, pageId);
     Framed drawn =
         only.isEmpty()
-            ? new Framed(
-                Renderer.render(sites.shown(page), look, surroundings),
-                framing.around(page, look, surroundings))
+            ? framing.page(page, look, surroundings)
             : Framed.bare(Renderer.render(sites.shown(alone(page, only)), look, surroundings));
     return Frames.html(drawn, site, page.title());
   }

@@ -30,14 +30,20 @@ public class Framing {
 
   private final Coverages coverages;
   private final Sites sites;
-  private final Memory<Drawn, Rendered> drawn =
-      new Memory<>(
-          MOST_DRAWN, part -> part.blocks().stream().mapToInt(b -> b.html().length()).sum());
+  private final Memory<Drawn, Rendered> drawn = new Memory<>(MOST_DRAWN, Framing::length);
+  private final Memory<Own, Rendered> owns = new Memory<>(MOST_DRAWN, Framing::length);
 
   Framing(Coverages coverages, Sites sites) {
     this.coverages = coverages;
     this.sites = sites;
   }
+
+  private static int length(Rendered rendered) {
+    return rendered.blocks().stream().mapToInt(block -> block.html().length()).sum();
+  }
+
+  /** All that the content of a page looks like depends on. */
+  private record Own(String page, long version, long stamp, Same finishes, Same surroundings) {}
 
   /** All that a shared part looks like on a page depends on; looks are known by themselves. */
   private record Drawn(
@@ -49,6 +55,25 @@ public class Framing {
       Room room,
       Map<StyleKey, StyleValue> page,
       List<String> named) {}
+
+  /**
+   * A page with what stands around it.
+   *
+   * @param surroundings of the page; the same object for the same, so that it is known again
+   */
+  @Transactional(readOnly = true)
+  public Framed page(PageState page, SiteFinishes finishes, Surroundings surroundings) {
+    Own own =
+        new Own(
+            page.id(),
+            page.version(),
+            sites.stamp(page.siteId()),
+            new Same(finishes),
+            new Same(surroundings));
+    return new Framed(
+        owns.get(own, () -> Renderer.render(sites.shown(page), finishes, surroundings)),
+        around(page, finishes, surroundings));
+  }
 
   /**
    * @param surroundings of the page, so that what is written leads on from there

@@ -1,5 +1,7 @@
 package goodbones.server.drawing;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -25,9 +27,16 @@ import org.springframework.stereotype.Component;
 public class Frames {
   public static final NodeId PIECE_PAGE = NodeId.of("piece-page");
 
+  private static final int MOST_PAGES = 2_000;
+
   private final Fonts fonts;
   private final SiteFacts facts;
   private final Pictures pictures;
+  private final Cache<Drawn, Surroundings> latest =
+      Caffeine.newBuilder().maximumSize(MOST_PAGES).build();
+
+  /** What surroundings are for. */
+  private record Drawn(String site, String page) {}
 
   Frames(Fonts fonts, SiteFacts facts, Pictures pictures) {
     this.fonts = fonts;
@@ -36,12 +45,16 @@ public class Frames {
   }
 
   /**
-   * What a page of a client is drawn in.
+   * What a page of a client is drawn in: mostly the same object as long as all it says is the same.
    *
    * @param page the id of the page; empty for what is no page
    */
   public Surroundings surroundings(SiteInfo site, String page) {
-    return surroundings(faces(site.id()), facts(site, page), pictures.book());
+    Surroundings now = surroundings(faces(site.id()), facts(site, page), pictures.book());
+    return latest
+        .asMap()
+        .merge(
+            new Drawn(site.id(), page), now, (known, asked) -> known.equals(asked) ? known : asked);
   }
 
   /** What is known of a client, for drawing one of its pages. */

@@ -68,15 +68,6 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
           + " and p.siteId = :site and p.pieceId in :pieces and p.changes > 0")
   List<String> changedPages(String site, Collection<String> pieces);
 
-  /** How often each piece is placed at each site, and how often it waits for an answer there. */
-  @Query(
-      "select new goodbones.server.library.PlacedAt(p.siteId, p.pieceId, count(p),"
-          + " sum(case when p.pinned is not null and p.held = false"
-          + " and p.pinned <> c.currentRevision then 1 else 0 end))"
-          + " from PlacedRow p, PieceEntity c where p.id.ownerKind = 'page' and c.id = p.pieceId"
-          + " group by p.siteId, p.pieceId")
-  List<PlacedAt> placedAt();
-
   /** Which pieces stand in which, by owner kind {@code piece} or {@code draft}. */
   @Query(
       "select distinct new goodbones.server.library.Contained(p.id.ownerId, p.pieceId)"

@@ -251,10 +251,14 @@ public class UsageIndex {
     return new Reaches(graph(), pages.all());
   }
 
-  /** How often each piece is placed at each site. */
+  /**
+   * How often each piece is placed at each site, and how often it waits for an answer there.
+   *
+   * @param currents the current revision of each piece
+   */
   @Transactional(readOnly = true)
-  public List<PlacedAt> placedAt() {
-    return placed.placedAt();
+  public List<PlacedAt> placedAt(Map<String, Integer> currents) {
+    return PlacedAt.of(pages.all(), currents);
   }
 
   /** The pages of a site on which one of some pieces is placed with local changes. */

@@ -50,6 +50,11 @@ public record Use(
         held);
   }
 
+  /** Whether it stays on a page for an answer, on another revision than the current one. */
+  boolean waits(int current) {
+    return isOnPage() && !held && shown != 0 && shown != current;
+  }
+
   public boolean isOnPage() {
     return ownerKind.equals(PAGE);
   }

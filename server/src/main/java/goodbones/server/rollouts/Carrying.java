@@ -36,7 +36,7 @@ class Carrying {
     private final Map<String, Integer> currents = pieces.currents();
 
     private Now() {
-      for (PlacedAt at : usage.placedAt()) {
+      for (PlacedAt at : usage.placedAt(currents)) {
         placed.computeIfAbsent(at.siteId(), id -> new TreeMap<>()).put(at.pieceId(), at);
       }
     }
