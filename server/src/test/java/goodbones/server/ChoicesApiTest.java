@@ -8,13 +8,11 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
 /** What placements choose, and what is filled once for a whole site, through the API. */
 @ServerTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
 class ChoicesApiTest {
   private static final String PIECE = "/api/pieces/price-list/edits?site=saltmarsh-ferries";
   private final Api api;

@@ -13,7 +13,6 @@ import tools.jackson.databind.JsonNode;
 
 /** Pages that start from a composition or from another page. */
 @ServerTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
 class CompositionsApiTest {
   private static final String CLOCKS = "quillon-clocks";
   private Api api;
@@ -68,6 +67,7 @@ class CompositionsApiTest {
   }
 
   @Test
+  @DirtiesContext(methodMode = DirtiesContext.MethodMode.BEFORE_METHOD)
   void whatAClientCannotHaveIsSaidAndLeftOut() {
     api.write("/api/pieces/retired", Map.of("pieces", List.of("st-news")));
     JsonNode news =
@@ -120,6 +120,7 @@ class CompositionsApiTest {
   }
 
   @Test
+  @DirtiesContext(methodMode = DirtiesContext.MethodMode.BEFORE_METHOD)
   void thePagesOfASiteAreKeptAsASetForOthersAndCanBeTakenAway() {
     Map<String, Object> named = Map.of("name", "As the clocks have it");
     assertThat(api.write("/api/sites/quillon-clocks/sets", named).status()).isEqualTo(200);

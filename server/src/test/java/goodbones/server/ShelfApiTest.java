@@ -16,7 +16,6 @@ import tools.jackson.databind.JsonNode;
 
 /** The library as it is listed: what is said of pieces, whose they are, which are out of use. */
 @ServerTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
 class ShelfApiTest {
   @Autowired private JdbcTemplate database;
   @Autowired private UsageIndex usage;
@@ -205,6 +204,7 @@ class ShelfApiTest {
   }
 
   @Test
+  @DirtiesContext(methodMode = DirtiesContext.MethodMode.BEFORE_METHOD)
   void aPieceOfOneClientStandsAtNoOtherAndInNoPieceForAll() {
     JsonNode before = api.read("/api/pieces").body();
     assertThat(keep("om-home", "om-yard-t", Map.of("onlyHere", true)).status()).isEqualTo(200);
@@ -251,6 +251,7 @@ class ShelfApiTest {
   }
 
   @Test
+  @DirtiesContext(methodMode = DirtiesContext.MethodMode.BEFORE_METHOD)
   void severalDraftsAreReleasedWithOneNoteTheInnerFirst() {
     api.editPiece("st-action", "type", "RENAME", "node", "st-action-heading1", "value", "Asked");
     api.editPiece("st-buttons", "type", "RENAME", "node", "st-buttons-first", "value", "The first");
@@ -315,6 +316,7 @@ class ShelfApiTest {
   }
 
   @Test
+  @DirtiesContext(methodMode = DirtiesContext.MethodMode.BEFORE_METHOD)
   void theShellOfAPieceIsAnEmptySectionTiedToNothing() {
     int placed = api.page("sf-home").path("placements").size();
     Api.Answer taken =
@@ -392,6 +394,7 @@ class ShelfApiTest {
 
   /** What the index says of a page is found on that page, and drawn with its section alone. */
   @Test
+  @DirtiesContext(methodMode = DirtiesContext.MethodMode.BEFORE_METHOD)
   void wherePagesUseSomethingIsFoundOnThem() {
     List<Map<String, Object>> all =
         database.queryForList(
