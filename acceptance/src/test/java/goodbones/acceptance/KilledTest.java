@@ -30,7 +30,7 @@ import tools.jackson.databind.json.JsonMapper;
  * undo works.
  */
 class KilledTest {
-  private static final int KILLS = Runs.of(3, 100);
+  private static final int KILLS = Runs.of(2, 100);
   private static final long SEED = 20_261_126;
   private static final String PIECE = "opening-band";
   private static final JsonMapper JSON = new JsonMapper();

@@ -72,7 +72,7 @@ class LayoutArithmeticTest extends WithBrowser {
   }
 
   private static final int[] WIDTHS = {320, 390, 639, 640, 834, 1023, 1024, 1280, 1440, 1920};
-  private static final int PAGES = Runs.of(60, 3000);
+  private static final int PAGES = Runs.of(40, 3000);
   private static final int BROWSERS = 2;
   private static final double SHARE = 0.999;
 

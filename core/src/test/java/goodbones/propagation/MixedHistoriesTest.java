@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
  * rollouts to some of the sites and take-backs, at depth four: case 27.
  */
 class MixedHistoriesTest {
-  private static final int HISTORIES = Runs.of(900, 20_000);
+  private static final int HISTORIES = Runs.of(600, 20_000);
   private static final int STEPS = 14;
   private static final Set<String> RARE = Set.of("asked on the way back", "listed as out of sight");
 

@@ -28,7 +28,7 @@ import org.junit.jupiter.api.Test;
 
 /** The laws of showing a newer revision under local changes, on generated trees and edits. */
 class RebaseLawsTest {
-  private static final int SCENES = Runs.of(1_000, 20_000);
+  private static final int SCENES = Runs.of(600, 20_000);
 
   private static void everyScene(int releases, Consumer<Scene> check) {
     for (long seed = 1; seed <= SCENES; seed++) {

@@ -36,7 +36,7 @@ import org.junit.jupiter.api.Test;
  * the identity.
  */
 class RelocationsTest {
-  private static final int SCENES = Runs.of(1_000, 10_000);
+  private static final int SCENES = Runs.of(700, 10_000);
   private static final SiteFinishes FINISHES = new SiteFinishes(HouseFinishes.house(), Map.of());
 
   private static Bench bench(Scene scene, Node piece, Random random) {

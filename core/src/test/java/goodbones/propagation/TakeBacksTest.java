@@ -25,7 +25,7 @@ import org.junit.jupiter.api.Test;
 
 /** Several sites, several rollouts over overlapping sets of them, edits in between. */
 class TakeBacksTest {
-  private static final int CASES = Runs.of(300, 3_000);
+  private static final int CASES = Runs.of(150, 3_000);
   private static final SiteFinishes BARE =
       new SiteFinishes(Finishes.of(List.of(), List.of(), Map.of()), Map.of());
 

@@ -22,6 +22,7 @@ import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.testing.Built;
 import goodbones.testing.CataloguePages;
+import goodbones.testing.Runs;
 import goodbones.testing.Surveyed;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,7 +32,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class EdgesLineUpTest {
-  private static final int PAGES = 60;
+  private static final int PAGES = Runs.of(40, 400);
 
   private int next;
 

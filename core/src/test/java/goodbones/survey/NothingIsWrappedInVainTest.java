@@ -17,6 +17,7 @@ import goodbones.layout.Screen;
 import goodbones.library.Shown;
 import goodbones.style.Cascade;
 import goodbones.testing.CataloguePages;
+import goodbones.testing.Runs;
 import goodbones.testing.Surveyed;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,7 +26,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class NothingIsWrappedInVainTest {
-  private static final int PAGES = 100;
+  private static final int PAGES = Runs.of(50, 900);
 
   private int next;
 
