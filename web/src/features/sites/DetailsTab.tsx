@@ -10,6 +10,7 @@ import { lines } from './clientLines';
 import { useDetails } from './useSites';
 
 type Details = Schemas['DetailsView'];
+type Service = Details['social'][number];
 
 /** What is known of a client, written once and right on every page. */
 export function DetailsTab({ siteId }: { siteId: string }) {
@@ -53,6 +54,28 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
   const [said, setSaid] = useState(details);
   const set = (part: Partial<Details>) => {
     setSaid({ ...said, ...part });
+  };
+  const setService = (at: number, part: Partial<Service>) => {
+    setSaid((now) => ({
+      ...now,
+      social: now.social.map((one, i) => (i === at ? { ...one, ...part } : one)),
+    }));
+  };
+  /** What is not said yet of a service that its address tells. */
+  const recognise = async (at: number, address: string) => {
+    if (address.trim() === '' || (said.social[at]?.name && said.social[at].icon)) return;
+    const known = await answer(
+      api.GET('/api/service', { params: { query: { address: address.trim() } } }),
+    ).catch(() => undefined);
+    if (!known?.name) return;
+    setSaid((now) => ({
+      ...now,
+      social: now.social.map((one) =>
+        one.address === address
+          ? { ...one, name: one.name || known.name, icon: one.icon || known.icon }
+          : one,
+      ),
+    }));
   };
   const changed = JSON.stringify(said) !== JSON.stringify(details);
   const { problem, setProblem, keep } = useKeep(async () => {
@@ -189,15 +212,17 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
         {said.social.map((one, i) => (
           <div
             key={i}
-            className="grid grid-cols-[170px_200px_minmax(0,1fr)_auto] items-center gap-3 mt-1.5"
+            className="grid grid-cols-[minmax(0,1fr)_200px_170px_auto] items-center gap-3 mt-1.5"
           >
-            <IconField
-              id={`${id}icon${i}`}
-              value={one.icon}
-              mayBeNone
-              onChange={(icon) => {
-                set({ social: said.social.map((s, j) => (j === i ? { ...s, icon } : s)) });
+            <input
+              aria-label={`Address at service ${i + 1}`}
+              placeholder="https://"
+              className={inputClass}
+              value={one.address}
+              onChange={(e) => {
+                setService(i, { address: e.target.value });
               }}
+              onBlur={() => void recognise(i, one.address)}
             />
             <input
               aria-label={`Name of service ${i + 1}`}
@@ -205,22 +230,16 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
               className={inputClass}
               value={one.name}
               onChange={(e) => {
-                set({
-                  social: said.social.map((s, j) => (j === i ? { ...s, name: e.target.value } : s)),
-                });
+                setService(i, { name: e.target.value });
               }}
             />
-            <input
-              aria-label={`Address at service ${i + 1}`}
-              placeholder="https://"
-              className={inputClass}
-              value={one.address}
-              onChange={(e) => {
-                set({
-                  social: said.social.map((s, j) =>
-                    j === i ? { ...s, address: e.target.value } : s,
-                  ),
-                });
+            <IconField
+              id={`${id}icon${i}`}
+              value={one.icon}
+              mayBeNone
+              isService
+              onChange={(icon) => {
+                setService(i, { icon });
               }}
             />
             <Button
@@ -242,6 +261,11 @@ function Form({ siteId, details, kept, onKept }: FormProps) {
         >
           Add a service
         </Button>
+        {said.social.length > 0 && (
+          <p className="text-[12.5px] text-soft mt-1.5">
+            The name and the mark of a known service are filled in from its address.
+          </p>
+        )}
       </fieldset>
       <KeepLine
         what="details"

@@ -44,11 +44,14 @@ type Props = {
   value: string;
   /** Whether there need be none. */
   mayBeNone?: boolean;
+  /** Whether it is for a link to a service: the marks for services are shown first. */
+  isService?: boolean;
   onChange: (icon: string) => Promise<void> | void;
 };
 
 /** Which icon stands there. */
-export function IconField({ id, value, mayBeNone = false, onChange }: Props) {
+export function IconField(props: Props) {
+  const { id, value, mayBeNone = false, isService = false, onChange } = props;
   const [open, setOpen] = useState(false);
   const icons = useQuery({
     queryKey: ['icons'],
@@ -84,7 +87,7 @@ export function IconField({ id, value, mayBeNone = false, onChange }: Props) {
           <Failed error={icons.error} retry={() => void icons.refetch()} />
         ) : icons.data ? (
           <Choice
-            icons={icons.data}
+            icons={isService ? servicesFirst(icons.data) : icons.data}
             chosen={name}
             solid={solid}
             mayBeNone={mayBeNone}
@@ -99,6 +102,14 @@ export function IconField({ id, value, mayBeNone = false, onChange }: Props) {
       </Sheet>
     </>
   );
+}
+
+/** The marks for services before all other icons. */
+function servicesFirst(icons: readonly Icon[]): readonly Icon[] {
+  const [services, others] = [true, false].map((wanted) =>
+    icons.filter((icon) => icon.name.endsWith('-service') === wanted),
+  );
+  return [...(services ?? []), ...(others ?? [])];
 }
 
 type ChoiceProps = {

@@ -9,12 +9,16 @@ import java.nio.charset.StandardCharsets;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
-/** The icons that there are, from an open set that is shipped ({@code /goodbones/icons}). */
+/**
+ * The icons that there are ({@code /goodbones/icons}): those of an open set, and marks for kinds of
+ * services that are drawn for this application.
+ */
 public final class Icons {
   /** Icons are drawn on a square of this many units. */
   public static final int SIDE = 24;
@@ -54,7 +58,13 @@ public final class Icons {
 
   private static SortedMap<String, Icon> read() {
     SortedMap<String, Icon> icons = new TreeMap<>();
-    try (InputStream in = Icons.class.getResourceAsStream("/goodbones/icons/icons.txt");
+    read("icons.txt", icons);
+    read("marks.txt", icons);
+    return Collections.unmodifiableSortedMap(icons);
+  }
+
+  private static void read(String file, Map<String, Icon> icons) {
+    try (InputStream in = Icons.class.getResourceAsStream("/goodbones/icons/" + file);
         BufferedReader lines =
             new BufferedReader(
                 new InputStreamReader(Objects.requireNonNull(in), StandardCharsets.UTF_8))) {
@@ -67,7 +77,6 @@ public final class Icons {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    return Collections.unmodifiableSortedMap(icons);
   }
 
   private static List<String> paths(String said) {

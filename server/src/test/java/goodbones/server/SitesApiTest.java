@@ -261,6 +261,15 @@ class SitesApiTest {
   }
 
   @Test
+  void aServiceIsToldByItsAddress() {
+    JsonNode film = api.read("/api/service?address=https://www.youtube.com/@quillon").body();
+    assertThat(film.path("name").asString()).isEqualTo("YouTube");
+    assertThat(film.path("icon").asString()).isEqualTo("film-service");
+    JsonNode none = api.read("/api/service?address=https://quillon.example").body();
+    assertThat(none.path("name").asString()).isEmpty();
+  }
+
+  @Test
   void detailsAreCheckedAndFollowedEverywhere() {
     String site = "quillon-clocks";
     JsonNode before = api.read("/api/sites/" + site + "/details").body();
