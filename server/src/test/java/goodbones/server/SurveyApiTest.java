@@ -2,6 +2,7 @@ package goodbones.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import goodbones.server.coverage.DrawnAnew;
 import goodbones.server.survey.FullSurvey;
 import jakarta.persistence.EntityManagerFactory;
 import java.util.ArrayList;
@@ -40,6 +41,16 @@ class SurveyApiTest {
     String page = List.of("tv-home", "tv-waiting", "tv-how").get(random.nextInt(3));
     return List.of(
         () -> api.field("tv-home", "tv-opening/so-heading", "words", words),
+        () ->
+            api.finish(
+                "type",
+                "VALUE",
+                "site",
+                site,
+                "token",
+                "t-accent",
+                "value",
+                random.nextBoolean() ? "#1f5a7a" : "#7a3b1f"),
         () -> api.field("tv-home", "tv-opening/so-picture", "picture", "stand-in"),
         () -> api.field("tv-home", "tv-opening/so-button", "link", "page:" + page),
         () ->
@@ -195,17 +206,22 @@ class SurveyApiTest {
   }
 
   @Test
-  void aSurveyAfterAnyEditsFindsWhatAFullOneFinds() {
+  void aSurveyAndAPageAfterAnyEditsAreWhatTheyAreAnew() {
     String site = "tern-valley";
     Random random = new Random(11);
     Set<String> told = new HashSet<>();
+    Set<String> drawn = new HashSet<>();
     for (int i = 0; i < 60; i++) {
       List<Runnable> edits = edits(site, random);
       edits.get(random.nextInt(edits.size())).run();
       String remembered = FullSurvey.remembered(beans, site);
       assertThat(remembered).as("after %d edits", i + 1).isEqualTo(FullSurvey.of(beans, site));
       told.add(remembered);
+      String home = api.text("/api/pages/tv-home/frame");
+      assertThat(home).as("after %d edits", i + 1).isEqualTo(DrawnAnew.page(beans, "tv-home"));
+      drawn.add(home);
     }
+    assertThat(drawn).as("the edits are seen").hasSizeGreaterThan(8);
     List<String> ofSite = new ArrayList<>();
     api.read("/api/sites/" + site + "/survey")
         .body()
