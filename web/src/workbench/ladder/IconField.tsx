@@ -106,10 +106,7 @@ export function IconField(props: Props) {
 
 /** The marks for services before all other icons. */
 function servicesFirst(icons: readonly Icon[]): readonly Icon[] {
-  const [services, others] = [true, false].map((wanted) =>
-    icons.filter((icon) => icon.name.endsWith('-service') === wanted),
-  );
-  return [...(services ?? []), ...(others ?? [])];
+  return [...icons.filter((icon) => icon.service), ...icons.filter((icon) => !icon.service)];
 }
 
 type ChoiceProps = {

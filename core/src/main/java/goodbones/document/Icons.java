@@ -32,8 +32,9 @@ public final class Icons {
    * @param name what it goes by, in small letters
    * @param outline the path data (SVG 2, 9.3) of its strokes
    * @param solid the path data of what is filled; empty if it has no solid form
+   * @param service whether it is the mark for a kind of service
    */
-  public record Icon(String name, List<String> outline, List<String> solid) {
+  public record Icon(String name, List<String> outline, List<String> solid, boolean service) {
     /** Whether it is drawn solid: if that is wanted and there is such a form. */
     public boolean isSolid(boolean wantsSolid) {
       return wantsSolid && !solid.isEmpty();
@@ -58,12 +59,12 @@ public final class Icons {
 
   private static SortedMap<String, Icon> read() {
     SortedMap<String, Icon> icons = new TreeMap<>();
-    read("icons.txt", icons);
-    read("marks.txt", icons);
+    read("icons.txt", false, icons);
+    read("marks.txt", true, icons);
     return Collections.unmodifiableSortedMap(icons);
   }
 
-  private static void read(String file, Map<String, Icon> icons) {
+  private static void read(String file, boolean service, Map<String, Icon> icons) {
     try (InputStream in = Icons.class.getResourceAsStream("/goodbones/icons/" + file);
         BufferedReader lines =
             new BufferedReader(
@@ -73,7 +74,9 @@ public final class Icons {
           .filter(line -> !line.startsWith("#"))
           .map(line -> line.split("\\|", -1))
           .forEach(
-              parts -> icons.put(parts[0], new Icon(parts[0], paths(parts[1]), paths(parts[2]))));
+              parts ->
+                  icons.put(
+                      parts[0], new Icon(parts[0], paths(parts[1]), paths(parts[2]), service)));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
