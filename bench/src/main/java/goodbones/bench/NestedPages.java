@@ -83,7 +83,7 @@ public class NestedPages {
       children.add(
           1,
           Node.placing(NodeId.of("in" + i), "", "inner")
-              .withPlacement(Placement.of("inner").withSettled(1)));
+              .withPlacement(Placement.of("inner").withBound(1)));
       shelf.with("outer" + i, outer.withChildren(children));
       revisions.put("outer" + i, 1);
     }
@@ -94,10 +94,10 @@ public class NestedPages {
       NodeId deep = headings.get(0).id().within(NodeId.of("in" + which));
       Placement placement =
           Placement.of("outer" + which)
-              .withSettled(1)
-              .withChange(
+              .withBound(1)
+              .with(
                   new LocalKey(deep, Aspect.content("words")),
-                  Optional.of(new LocalValue.ContentIs(new FieldValue.Words("Own " + i))));
+                  new LocalValue.ContentIs(new FieldValue.Words("Own " + i)));
       sections.add(Node.placing(NodeId.of("p" + i), "", "outer" + which).withPlacement(placement));
     }
     page = Node.of(NodeId.of("page"), Kind.PAGE, "").withChildren(sections);

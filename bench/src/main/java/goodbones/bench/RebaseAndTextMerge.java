@@ -69,9 +69,9 @@ public class RebaseAndTextMerge {
     Node first = new Pages().piece(NODES);
     Node second = changedByTheLibrary(first);
     shelf = new OneShelf().with(PIECE, first).with(PIECE, second);
-    placement = Placement.of(PIECE).withSettled(1).withChanges(localChanges(first));
+    placement = Placement.of(PIECE).withBound(1).saying(localChanges(first));
     base = text(first);
-    page = text(Overlay.show(shelf.expanded(PIECE, 1).index(), placement));
+    page = text(Overlay.show(shelf.expanded(PIECE, 1).index(), placement.layer()));
     library = text(second);
   }
 

@@ -78,37 +78,38 @@ public sealed interface Edit {
   /**
    * Sets one local change of a placement; empty goes back to the library's.
    *
-   * @param settled the revision on which it was made, for one that is brought back; 0 for the one
-   *     that is shown
+   * @param madeOn the revision as which the key is addressed and on which the value was said, for a
+   *     change that is brought back; 0 for one that is made now, on the revision shown
    * @param piece the piece that stood there, for one that is brought back; empty where any may
    */
   record SetLocal(
-      NodeId placement, LocalKey key, Optional<LocalValue> value, int settled, String piece)
+      NodeId placement, LocalKey key, Optional<LocalValue> value, int madeOn, String piece)
       implements Edit {
     public SetLocal {
       // Edits that were kept before say none.
       piece = piece == null ? "" : piece;
     }
 
-    public SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value, int settled) {
-      this(placement, key, value, settled, "");
-    }
-
     /** A change that is made on the revision shown. */
     public SetLocal(NodeId placement, LocalKey key, Optional<LocalValue> value) {
-      this(placement, key, value, 0);
+      this(placement, key, value, 0, "");
     }
   }
 
-  /** Sets the order of a parent with locally placed children; an empty list takes it away. */
-  record SetOrder(NodeId placement, NodeId parent, List<NodeId> ids, String piece) implements Edit {
+  /**
+   * Sets the order of a parent with locally placed children; an empty list takes it away.
+   *
+   * @param madeOn as with a {@link SetLocal}
+   */
+  record SetOrder(NodeId placement, NodeId parent, List<NodeId> ids, int madeOn, String piece)
+      implements Edit {
     public SetOrder {
       ids = List.copyOf(ids);
       piece = piece == null ? "" : piece;
     }
 
     public SetOrder(NodeId placement, NodeId parent, List<NodeId> ids) {
-      this(placement, parent, ids, "");
+      this(placement, parent, ids, 0, "");
     }
   }
 
@@ -160,7 +161,7 @@ public sealed interface Edit {
     } else if (this instanceof Rename e) {
       return new Rename(other, e.name());
     } else if (this instanceof SetLocal e) {
-      return new SetLocal(other, e.key(), e.value(), e.settled(), e.piece());
+      return new SetLocal(other, e.key(), e.value(), e.madeOn(), e.piece());
     } else if (this instanceof SetPin e) {
       return new SetPin(other, e.pin(), e.piece());
     } else if (this instanceof Switch e) {

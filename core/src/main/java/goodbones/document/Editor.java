@@ -123,17 +123,30 @@ public final class Editor {
           new Edit.Rename(e.node(), node.name()));
     } else if (edit instanceof Edit.SetLocal e) {
       Placement placement = placement(root, e.placement());
-      Optional<LocalValue> before = Optional.ofNullable(placement.changes().get(e.key()));
+      Optional<LocalChange> before = Optional.ofNullable(placement.changes().get(e.key()));
+      Optional<LocalChange> after = e.value().map(value -> new LocalChange(value, e.madeOn()));
       return new Edited(
-          replace(root, e.placement(), placement.withChange(e.key(), e.value())),
+          replace(root, e.placement(), placement.withChange(e.key(), after)),
           new Edit.SetLocal(
-              e.placement(), e.key(), before, placement.settled(), placement.pieceId()));
+              e.placement(),
+              e.key(),
+              before.map(LocalChange::value),
+              before.map(LocalChange::madeOn).orElse(e.madeOn()),
+              placement.pieceId()));
     } else if (edit instanceof Edit.SetOrder e) {
       Placement placement = placement(root, e.placement());
-      List<NodeId> before = placement.order().getOrDefault(e.parent(), List.of());
+      Optional<LocalOrder> before = Optional.ofNullable(placement.order().get(e.parent()));
       return new Edited(
-          replace(root, e.placement(), placement.withOrder(e.parent(), e.ids())),
-          new Edit.SetOrder(e.placement(), e.parent(), before, placement.pieceId()));
+          replace(
+              root,
+              e.placement(),
+              placement.withOrder(e.parent(), Optional.of(new LocalOrder(e.ids(), e.madeOn())))),
+          new Edit.SetOrder(
+              e.placement(),
+              e.parent(),
+              before.map(LocalOrder::ids).orElse(List.of()),
+              before.map(LocalOrder::madeOn).orElse(e.madeOn()),
+              placement.pieceId()));
     } else if (edit instanceof Edit.SetPin e) {
       Placement placement = placement(root, e.placement());
       Node held = require(root, e.placement());

@@ -9,46 +9,36 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 
 /**
  * A use of a piece: which one, and what differs here.
  *
- * <p>A placement that follows stores no revision; its site's adopted revision decides. The local
- * changes are a map without order. For each parent with locally placed children, {@code order}
- * lists the ids of its children as seen here.
+ * <p>A placement on a page that follows names no revision; its site's adopted revision decides. The
+ * local changes are a map without order, each with the revision that it was made on, as which it is
+ * addressed. For each parent with locally placed children, {@code order} lists the ids of its
+ * children as seen here.
  *
- * @param settled the revision on which its local changes were made, or to which they were rebased;
- *     0 where it was not put on a page yet
- * @param dormantSince for a change that was dormant when the others were settled on a newer
- *     revision: the revision that it was made on
+ * @param bound the revision that a placement inside a piece shows. On a page it only says what was
+ *     current where the placement was made, for a site that has adopted none of the piece yet; 0
+ *     where nothing is known
  * @param left what stood here before another piece was put in, one for each piece and none with
  *     some left itself: for going back, and for words that have no place now
  */
 public record Placement(
     String pieceId,
-    int settled,
+    int bound,
     Optional<Pin> pin,
-    SortedMap<LocalKey, LocalValue> changes,
-    SortedMap<NodeId, List<NodeId>> order,
-    SortedMap<LocalKey, Integer> dormantSince,
+    SortedMap<LocalKey, LocalChange> changes,
+    SortedMap<NodeId, LocalOrder> order,
     List<Placement> left) {
 
   public Placement {
     Objects.requireNonNull(pieceId, "pieceId");
     Objects.requireNonNull(pin, "pin");
     changes = Sorted.map(changes);
-    if (!order.isEmpty()) {
-      TreeMap<NodeId, List<NodeId>> lists = new TreeMap<>();
-      order.forEach((parent, ids) -> lists.put(parent, List.copyOf(ids)));
-      order = lists;
-    }
     order = Sorted.map(order);
-    // Documents that were kept before have none.
-    TreeMap<LocalKey, Integer> since =
-        dormantSince == null ? new TreeMap<>() : new TreeMap<>(dormantSince);
-    since.keySet().retainAll(changes.keySet());
-    dormantSince = Sorted.map(since);
     left = left == null ? List.of() : List.copyOf(left);
   }
 
@@ -59,49 +49,109 @@ public record Placement(
         Optional.empty(),
         Collections.emptySortedMap(),
         Collections.emptySortedMap(),
-        Collections.emptySortedMap(),
         List.of());
   }
 
-  public Placement withSettled(int revision) {
-    return new Placement(pieceId, revision, pin, changes, order, dormantSince, left);
+  /** A placement of a piece that shows one of its revisions. */
+  public static Placement of(String pieceId, int bound) {
+    return of(pieceId).withBound(bound);
+  }
+
+  public Placement withBound(int revision) {
+    return new Placement(pieceId, revision, pin, changes, order, left);
   }
 
   public Placement withPin(Optional<Pin> newPin) {
-    return new Placement(pieceId, settled, newPin, changes, order, dormantSince, left);
+    return new Placement(pieceId, bound, newPin, changes, order, left);
   }
 
-  /** A change that is made now; whatever it was made on before does not count any more. */
-  public Placement withChange(LocalKey key, Optional<LocalValue> value) {
-    return new Placement(
-        pieceId,
-        settled,
-        pin,
-        value.map(v -> Sorted.with(changes, key, v)).orElseGet(() -> Sorted.without(changes, key)),
-        order,
-        Sorted.without(dormantSince, key),
-        left);
+  /** The same with one change, or without it; nothing is said of any other. */
+  public Placement withChange(LocalKey key, Optional<LocalChange> change) {
+    return withChanges(
+        change
+            .map(c -> Sorted.with(changes, key, c))
+            .orElseGet(() -> Sorted.without(changes, key)));
   }
 
-  public Placement withChanges(Map<LocalKey, LocalValue> newChanges) {
-    return new Placement(pieceId, settled, pin, Sorted.map(newChanges), order, dormantSince, left);
+  /** The same with a change that is made on the revision to which the placement is bound. */
+  public Placement with(LocalKey key, LocalValue value) {
+    return withChange(key, Optional.of(new LocalChange(value, bound)));
   }
 
-  public Placement withOrder(NodeId parent, List<NodeId> ids) {
+  public Placement withChanges(Map<LocalKey, LocalChange> newChanges) {
+    return new Placement(pieceId, bound, pin, Sorted.map(newChanges), order, left);
+  }
+
+  public Placement withOrder(NodeId parent, Optional<LocalOrder> ids) {
     return withOrder(
-        ids.isEmpty() ? Sorted.without(order, parent) : Sorted.with(order, parent, ids));
+        ids.filter(o -> !o.ids().isEmpty())
+            .map(o -> Sorted.with(order, parent, o))
+            .orElseGet(() -> Sorted.without(order, parent)));
   }
 
-  public Placement withOrder(Map<NodeId, List<NodeId>> newOrder) {
-    return new Placement(pieceId, settled, pin, changes, Sorted.map(newOrder), dormantSince, left);
-  }
-
-  public Placement withDormantSince(Map<LocalKey, Integer> revisions) {
-    return new Placement(pieceId, settled, pin, changes, order, Sorted.map(revisions), left);
+  public Placement withOrder(Map<NodeId, LocalOrder> newOrder) {
+    return new Placement(pieceId, bound, pin, changes, Sorted.map(newOrder), left);
   }
 
   public Placement withLeft(List<Placement> others) {
-    return new Placement(pieceId, settled, pin, changes, order, dormantSince, others);
+    return new Placement(pieceId, bound, pin, changes, order, others);
+  }
+
+  /** The same where all of which it is not known yet counts as made on a revision. */
+  public Placement made(int revision) {
+    boolean known =
+        changes.values().stream().noneMatch(change -> change.madeOn() == 0)
+            && order.values().stream().noneMatch(ids -> ids.madeOn() == 0);
+    if (known || pieceId.isEmpty()) {
+      return this;
+    }
+    TreeMap<LocalKey, LocalChange> made = new TreeMap<>(changes);
+    made.replaceAll(
+        (key, change) -> change.madeOn() == 0 ? new LocalChange(change.value(), revision) : change);
+    TreeMap<NodeId, LocalOrder> orders = new TreeMap<>(order);
+    orders.replaceAll(
+        (parent, ids) -> ids.madeOn() == 0 ? new LocalOrder(ids.ids(), revision) : ids);
+    return withChanges(made).withOrder(orders);
+  }
+
+  /** What it says, as if all of it was addressed as one and the same revision has it. */
+  public Layer layer() {
+    if (changes.isEmpty() && order.isEmpty()) {
+      return Layer.NONE;
+    }
+    TreeMap<LocalKey, LocalValue> values = new TreeMap<>();
+    changes.forEach((key, change) -> values.put(key, change.value()));
+    TreeMap<NodeId, List<NodeId>> lists = new TreeMap<>();
+    order.forEach((parent, ids) -> lists.put(parent, ids.ids()));
+    return new Layer(values, lists);
+  }
+
+  /** The same piece with what a layer says and nothing else, made on one revision. */
+  public Placement saying(Layer layer, int madeOn) {
+    TreeMap<LocalKey, LocalChange> made = new TreeMap<>();
+    layer.changes().forEach((key, value) -> made.put(key, new LocalChange(value, madeOn)));
+    TreeMap<NodeId, LocalOrder> orders = new TreeMap<>();
+    layer.order().forEach((parent, ids) -> orders.put(parent, new LocalOrder(ids, madeOn)));
+    return withChanges(made).withOrder(orders);
+  }
+
+  /** The same piece with these changes alone, made on the revision that it is bound to. */
+  public Placement saying(Map<LocalKey, LocalValue> values) {
+    return saying(Layer.NONE.withChanges(values), bound);
+  }
+
+  /**
+   * The same with what a function makes of each value; each stays made on its revision. Empty takes
+   * the change away.
+   */
+  public Placement mapped(BiFunction<LocalKey, LocalValue, Optional<LocalValue>> value) {
+    TreeMap<LocalKey, LocalChange> mapped = new TreeMap<>();
+    changes.forEach(
+        (key, change) ->
+            value
+                .apply(key, change.value())
+                .ifPresent(made -> mapped.put(key, change.withValue(made))));
+    return mapped.equals(changes) ? this : withChanges(mapped);
   }
 
   /**
@@ -109,15 +159,12 @@ public record Placement(
    * is inserted keeps its ids.
    */
   public Placement readdressed(UnaryOperator<NodeId> address) {
-    TreeMap<LocalKey, LocalValue> moved = new TreeMap<>();
+    TreeMap<LocalKey, LocalChange> moved = new TreeMap<>();
     changes.forEach(
-        (key, value) -> moved.put(key.readdressed(address), value.readdressed(address)));
-    TreeMap<NodeId, List<NodeId>> orders = new TreeMap<>();
-    order.forEach(
-        (parent, ids) -> orders.put(address.apply(parent), ids.stream().map(address).toList()));
-    TreeMap<LocalKey, Integer> since = new TreeMap<>();
-    dormantSince.forEach((key, made) -> since.put(key.readdressed(address), made));
-    return withChanges(moved).withOrder(orders).withDormantSince(since);
+        (key, change) -> moved.put(key.readdressed(address), change.readdressed(address)));
+    TreeMap<NodeId, LocalOrder> orders = new TreeMap<>();
+    order.forEach((parent, ids) -> orders.put(address.apply(parent), ids.readdressed(address)));
+    return withChanges(moved).withOrder(orders);
   }
 
   /**
@@ -126,16 +173,20 @@ public record Placement(
    */
   public Placement within(NodeId member) {
     Set<NodeId> inserted = new HashSet<>();
-    for (LocalValue value : changes.values()) {
-      if (value instanceof LocalValue.PlacedUnder placed) {
+    for (LocalChange change : changes.values()) {
+      if (change.value() instanceof LocalValue.PlacedUnder placed) {
         placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
       }
     }
     return readdressed(id -> inserted.contains(id.outer()) ? id : id.within(member));
   }
 
-  /** The revision that a change was made on, or to which it was rebased. */
-  public int madeOn(LocalKey key) {
-    return dormantSince.getOrDefault(key, settled);
+  /** The latest revision on which anything was said here; 0 if nothing was. */
+  public int latestMadeOn() {
+    int latest = 0;
+    for (LocalChange change : changes.values()) {
+      latest = Math.max(latest, change.madeOn());
+    }
+    return latest;
   }
 }

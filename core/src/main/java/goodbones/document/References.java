@@ -33,11 +33,11 @@ public record References(
       node.placement().ifPresent(this::placement);
       node.options()
           .variants()
-          .forEach(variant -> variant.layer().changes().values().forEach(this::change));
+          .forEach(variant -> variant.layer().layer().changes().values().forEach(this::change));
     }
 
     private void placement(Placement placement) {
-      placement.changes().values().forEach(this::change);
+      placement.layer().changes().values().forEach(this::change);
       // What stood here before another piece was put in comes back as it was.
       placement.left().forEach(this::placement);
     }

@@ -46,7 +46,8 @@ public record Uses(SortedSet<String> pictures, SortedSet<String> files, SortedSe
     private void placement(Placement placement) {
       // What stood here before another piece was put in keeps its pictures, and is not placed.
       placement.left().forEach(this::left);
-      for (LocalValue value : placement.changes().values()) {
+      for (LocalChange change : placement.changes().values()) {
+        LocalValue value = change.value();
         if (value instanceof LocalValue.ContentIs is) {
           is.value().ifPresent(this::content);
         } else if (value instanceof LocalValue.PlacedUnder placed) {

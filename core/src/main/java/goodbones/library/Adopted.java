@@ -2,7 +2,6 @@ package goodbones.library;
 
 import goodbones.document.FieldValue;
 import goodbones.document.LocalKey;
-import goodbones.document.Node;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import java.util.HashMap;
@@ -30,7 +29,7 @@ public record Adopted(Map<String, Integer> revisions, SiteFillings fillings) imp
 
   /**
    * The revision that a placement shows: the one that it is pinned to, or else the adopted one; of
-   * a piece of which the site has adopted none, the one that it is settled on.
+   * a piece of which the site has adopted none, the one that it is bound to.
    *
    * @throws UnknownPiece if nothing of this says one
    */
@@ -41,21 +40,7 @@ public record Adopted(Map<String, Integer> revisions, SiteFillings fillings) imp
 
   private int following(Placement placement) {
     Integer adopted = revisions.get(placement.pieceId());
-    return adopted == null && placement.settled() > 0
-        ? placement.settled()
-        : of(placement.pieceId());
-  }
-
-  /**
-   * A document in which every placement of which it is not known yet is settled on what it shows.
-   *
-   * @throws UnknownPiece if the site has adopted no revision of a piece in it
-   */
-  public Node settled(Node document) {
-    return Placements.mapped(
-        document,
-        (id, placement) ->
-            placement.settled() == 0 ? placement.withSettled(shownBy(placement)) : placement);
+    return adopted == null && placement.bound() > 0 ? placement.bound() : of(placement.pieceId());
   }
 
   /** The same but for some pieces, of which other revisions are adopted. */

@@ -13,7 +13,7 @@ public final class AsksFirst extends RuntimeException {
   /**
    * @param placement where it would be brought back
    */
-  AsksFirst(NodeId placement, String message) {
+  public AsksFirst(NodeId placement, String message) {
     super(message);
     this.placement = placement;
   }

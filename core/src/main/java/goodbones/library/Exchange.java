@@ -4,6 +4,7 @@ import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
 import goodbones.document.Field;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -41,42 +42,43 @@ public final class Exchange {
   public Placement of(Placement placement, int shown, Placement other) {
     Optional<Placement> stood = stood(placement, other.pieceId());
     Placement base = stood.orElse(other);
+    // One that comes back is put on the revision that it was left on, and goes on from there.
+    int at = stood.map(Placement::latestMadeOn).filter(made -> made > 0).orElse(other.bound());
     List<Placement> left = new ArrayList<>();
     placement.left().stream()
         .filter(each -> !each.pieceId().equals(other.pieceId()))
         .filter(each -> !each.pieceId().equals(placement.pieceId()))
         .forEach(left::add);
     left.add(placement.withLeft(List.of()));
-    Node from = expanded(placement, shown);
-    Placement listed = withItems(placement, from, base);
-    Map<LocalKey, LocalKey> matched = matched(from, expanded(listed, listed.settled()));
+    Layer said = Translation.layer(library, placement, shown);
+    Node from = expanded(placement.pieceId(), shown, said);
+    Translation there = Translation.of(library, base, at);
+    Layer listed = withItems(said, from, there.layer(), base.pieceId(), at);
     SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(listed.changes());
-    matched.forEach(
-        (here, there) -> {
-          LocalValue value = placement.changes().get(here);
-          if (value != null) {
-            changes.put(there, value);
-          }
-        });
-    return listed.withChanges(changes).withLeft(left);
+    matched(from, expanded(base.pieceId(), at, listed))
+        .forEach((here, to) -> said.at(here).ifPresent(value -> changes.put(to, value)));
+    return there.storing(base, listed.withChanges(changes), Set.of()).withBound(at).withLeft(left);
   }
 
   private static Optional<Placement> stood(Placement placement, String pieceId) {
     return placement.left().stream().filter(each -> each.pieceId().equals(pieceId)).findFirst();
   }
 
+  private Node expanded(String pieceId, int revision, Layer said) {
+    return library.expanded(pieceId, revision, Picks.of(said)).root();
+  }
+
   private Node expanded(Placement placement, int revision) {
-    return library.expanded(placement.pieceId(), revision, Picks.of(placement)).root();
+    return expanded(placement.pieceId(), revision, Translation.layer(library, placement, revision));
   }
 
   /** As many items in the other piece's list as there are here. */
-  private Placement withItems(Placement placement, Node from, Placement other) {
+  private Layer withItems(Layer said, Node from, Layer other, String pieceId, int at) {
     Optional<Node> here = firstList(from);
-    Node to = expanded(other, other.settled());
+    Node to = expanded(pieceId, at, other);
     Optional<Node> there = firstList(to);
     boolean own =
-        here.isPresent()
-            && placement.changes().containsKey(new LocalKey(here.get().id(), Aspect.ITEMS));
+        here.isPresent() && said.changes().containsKey(new LocalKey(here.get().id(), Aspect.ITEMS));
     if (!own || there.isEmpty()) {
       return other;
     }
@@ -87,8 +89,8 @@ public final class Exchange {
     }
     LocalKey key = new LocalKey(there.get().id(), Aspect.ITEMS);
     Set<NodeId> added =
-        other.changes().get(key) instanceof LocalValue.ItemsAre said
-            ? new HashSet<>(said.own())
+        other.changes().get(key) instanceof LocalValue.ItemsAre theirItems
+            ? new HashSet<>(theirItems.own())
             : new HashSet<>();
     List<NodeId> ids = new ArrayList<>();
     for (int i = 0; i < items.size(); i++) {
@@ -104,7 +106,7 @@ public final class Exchange {
       }
     }
     added.retainAll(ids);
-    return other.withChange(key, Optional.of(new LocalValue.ItemsAre(ids, added)));
+    return other.with(key, new LocalValue.ItemsAre(ids, added));
   }
 
   private static Optional<Node> firstList(Node root) {
@@ -209,10 +211,13 @@ public final class Exchange {
   public Map<String, SortedMap<LocalKey, LocalValue>> tray(Placement placement, int shown) {
     Map<String, SortedMap<LocalKey, LocalValue>> tray = new HashMap<>();
     for (Placement before : placement.left()) {
-      Map<LocalKey, LocalKey> matched =
-          matched(expanded(before, before.settled()), expanded(placement, shown));
+      int made = before.latestMadeOn();
+      if (made == 0) {
+        continue;
+      }
+      Map<LocalKey, LocalKey> matched = matched(expanded(before, made), expanded(placement, shown));
       SortedMap<LocalKey, LocalValue> kept = new TreeMap<>();
-      before
+      Translation.layer(library, before, made)
           .changes()
           .forEach(
               (key, value) -> {

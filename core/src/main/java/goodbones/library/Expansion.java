@@ -2,6 +2,7 @@ package goodbones.library;
 
 import goodbones.document.Aspect;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -49,7 +50,7 @@ final class Expansion {
             .at(new LocalKey(document.id(), Aspect.VARIANT))
             .flatMap(value -> ((LocalValue.VariantIs) value).variant())
             .flatMap(document.options()::named);
-    Picks all = picks.over(variant.map(f -> Picks.of(f.layer())).orElse(Picks.NONE));
+    Picks all = picks.over(variant.map(f -> Picks.of(f.layer().layer())).orElse(Picks.NONE));
     Expansion expansion = new Expansion(showing, library, fillings, all);
     Node root = expansion.expand(document);
     Map<NodeId, Varied> varied = new HashMap<>();
@@ -81,12 +82,16 @@ final class Expansion {
   private Node placed(Node node) {
     Placement placement = node.placement().orElseThrow();
     int number = showing.shownBy(placement);
-    Picks chosen = picks.inside(node.id()).over(Picks.of(placement));
+    Layer said = Translation.layer(library, placement, number);
+    Picks chosen = picks.inside(node.id()).over(Picks.of(said));
     Fillings.Filling filling =
         picks.isEmpty()
             ? fillings.of(
-                node, number, showing.fillings(), () -> filled(node, placement, number, chosen))
-            : filled(node, placement, number, chosen);
+                node,
+                number,
+                showing.fillings(),
+                () -> filled(node, placement, said, number, chosen))
+            : filled(node, placement, said, number, chosen);
     return added(filling);
   }
 
@@ -96,9 +101,10 @@ final class Expansion {
     return filling.member();
   }
 
-  private Fillings.Filling filled(Node node, Placement placement, int number, Picks chosen) {
+  private Fillings.Filling filled(
+      Node node, Placement placement, Layer said, int number, Picks chosen) {
     Expanded piece = library.expanded(placement.pieceId(), number, chosen);
-    return laid(node, placement, piece, chosen, placement.pieceId(), number);
+    return laid(node, said, piece, chosen, placement.pieceId(), number);
   }
 
   /** A list keeps its pattern as an empty member, so that it can be known as one. */
@@ -128,7 +134,7 @@ final class Expansion {
   }
 
   private Fillings.Filling item(Node item, Node pattern) {
-    Placement layer = item.placement().orElseThrow();
+    Layer layer = item.placement().orElseThrow().layer();
     Picks chosen = picks.inside(item.id()).over(Picks.of(layer));
     Expanded made = of(pattern, showing, library, new Fillings(), chosen);
     return laid(item, layer, made, chosen, "", 0);
@@ -136,9 +142,9 @@ final class Expansion {
 
   /** A placement or an item around what it shows, its own changes laid on. */
   private Fillings.Filling laid(
-      Node member, Placement layer, Expanded piece, Picks chosen, String pieceId, int number) {
+      Node member, Layer layer, Expanded piece, Picks chosen, String pieceId, int number) {
     Expansion inserts = inserts(chosen);
-    Placement expanded = Placements.withInserts(layer, inserts::expand);
+    Layer expanded = Placements.withInserts(layer, inserts::expand);
     Map<NodeId, Set<LocalKey>> changed = changed(layer);
     RevisionIndex index = piece.index();
     Node shown = Overlay.show(index, expanded);
@@ -188,7 +194,7 @@ final class Expansion {
     return new Expansion(showing, library, new Fillings(), chosen);
   }
 
-  private static Map<NodeId, Set<LocalKey>> changed(Placement layer) {
+  private static Map<NodeId, Set<LocalKey>> changed(Layer layer) {
     Map<NodeId, Set<LocalKey>> changed = new HashMap<>();
     for (LocalKey key : layer.changes().keySet()) {
       changed.computeIfAbsent(key.node(), id -> new LinkedHashSet<>()).add(key);
@@ -198,9 +204,9 @@ final class Expansion {
 
   private Node varied(Node root, Variant variant, Map<NodeId, Varied> varied) {
     Expansion inserts = inserts(picks);
-    Placement layer = Placements.withInserts(variant.layer(), inserts::expand);
+    Layer layer = Placements.withInserts(variant.layer().layer(), inserts::expand);
     RevisionIndex beneath = new RevisionIndex(root);
-    Map<NodeId, Set<LocalKey>> changed = changed(variant.layer());
+    Map<NodeId, Set<LocalKey>> changed = changed(variant.layer().layer());
     Node shown = Overlay.show(beneath, layer);
     shown.walk(
         each -> {

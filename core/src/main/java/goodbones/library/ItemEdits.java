@@ -3,6 +3,7 @@ package goodbones.library;
 import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -16,30 +17,27 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * Edits of the items of lists, as edits of what is stored: a list of the document's own has them as
  * nodes, a list of a piece has them in the local changes of its placement.
  */
 final class ItemEdits {
-  private final Node stored;
   private final Shown shown;
+  private final Function<NodeId, Layer> said;
 
-  ItemEdits(Node stored, Shown shown) {
-    this.stored = stored;
+  /**
+   * @param said what is said at the placement that a node stands in
+   */
+  ItemEdits(Shown shown, Function<NodeId, Layer> said) {
     this.shown = shown;
+    this.said = said;
   }
 
   /** The list that an item stands in. */
   NodeId listOf(NodeId item) {
     return shown.members().parentOf(item).orElseThrow(() -> Refused.gone(item)).id();
-  }
-
-  private Placement placement(NodeId list) {
-    return stored
-        .find(list.outer())
-        .flatMap(Node::placement)
-        .orElseThrow(() -> Refused.gone(list.outer()));
   }
 
   private Node node(NodeId id) {
@@ -49,7 +47,7 @@ final class ItemEdits {
   /** The items that a list has at a placement. */
   private LocalValue.ItemsAre now(NodeId list) {
     LocalValue.ItemsAre here = LocalValue.ItemsAre.of(node(list));
-    return placement(list).changes().get(key(list)) instanceof LocalValue.ItemsAre said
+    return said.apply(list).changes().get(key(list)) instanceof LocalValue.ItemsAre said
         ? new LocalValue.ItemsAre(here.ids(), said.own())
         : here;
   }
@@ -82,16 +80,24 @@ final class ItemEdits {
     own.add(item.id());
     List<Edit> edits = new ArrayList<>(List.of(set(list, ids, own)));
     NodeId path = list.inner().beside(item.id());
-    Placement said = item.placement().orElseThrow().within(path);
+    Placement inItem = item.placement().orElseThrow().within(path);
     Items.content(item, path)
         .forEach(
             (key, value) -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.of(value))));
-    said.changes()
+    inItem
+        .changes()
         .forEach(
-            (key, value) -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.of(value))));
-    said.order()
+            (key, change) ->
+                edits.add(
+                    new Edit.SetLocal(
+                        list.outer(), key, Optional.of(change.value()), change.madeOn(), "")));
+    inItem
+        .order()
         .forEach(
-            (parent, children) -> edits.add(new Edit.SetOrder(list.outer(), parent, children)));
+            (parent, children) ->
+                edits.add(
+                    new Edit.SetOrder(
+                        list.outer(), parent, children.ids(), children.madeOn(), "")));
     return new Edit.Group(edits);
   }
 
@@ -106,7 +112,7 @@ final class ItemEdits {
     item.walk(node -> inside.add(node.id().inner()));
     takenAlong(list, inside, edits);
     if (now.own().contains(item.id().own())) {
-      placement(list).changes().keySet().stream()
+      said.apply(list).changes().keySet().stream()
           .filter(key -> key.node().isOrIsIn(item.id().inner()))
           .forEach(key -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.empty())));
     }
@@ -129,7 +135,7 @@ final class ItemEdits {
 
   /** What was put into something that goes, goes with it. */
   void takenAlong(NodeId at, Set<NodeId> inside, List<Edit> edits) {
-    placement(at)
+    said.apply(at)
         .changes()
         .forEach(
             (key, value) -> {
@@ -163,7 +169,7 @@ final class ItemEdits {
           LocalKey key = key(list);
           boolean there =
               steps.stream().anyMatch(s -> s instanceof Edit.SetLocal l && l.key().equals(key))
-                  || placement(list).changes().containsKey(key);
+                  || said.apply(list).changes().containsKey(key);
           if (!there) {
             LocalValue.ItemsAre now = now(list);
             written.putIfAbsent(key, set(list, now.ids(), now.own()));

@@ -31,7 +31,7 @@ final class Layers {
     if (!after.options().variants().isEmpty()) {
       Relocations moved = between(before, after);
       for (Variant variant : after.options().variants()) {
-        Placement layer = moved.placement(variant.layer());
+        Placement layer = moved(variant.layer(), moved);
         if (!layer.equals(variant.layer())) {
           edits.add(
               new Edit.SetVariant(after.id(), variant.id(), Optional.of(variant.withLayer(layer))));
@@ -62,12 +62,16 @@ final class Layers {
       item.placement()
           .ifPresent(
               said -> {
-                Placement there = moved.placement(said);
+                Placement there = moved(said, moved);
                 if (!there.equals(said)) {
                   edits.add(new Edit.SetPlacement(item.id(), there));
                 }
               });
     }
+  }
+
+  private static Placement moved(Placement layer, Relocations moved) {
+    return layer.saying(moved.layer(layer.layer()), 0);
   }
 
   private Relocations between(Node before, Node after) {

@@ -1,8 +1,11 @@
 package goodbones.library;
 
 import goodbones.document.Aspect;
+import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalOrder;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -27,11 +30,21 @@ import java.util.function.UnaryOperator;
  * changes. The tree given in is not modified.
  */
 public final class Lifting {
+  private static final int NONE_SHOWN = -1;
+
   private final Library library;
   private final Showing outside;
   private final UnaryOperator<NodeId> ids;
-  private final Map<LocalKey, LocalValue> around;
+  private final Map<LocalKey, LocalChange> around;
+  private final Optional<Carrier> carrier;
   private final Predicate<NodeId> placedHere;
+
+  /**
+   * The placement whose local changes are around what is lifted.
+   *
+   * @param path what its nodes are addressed from
+   */
+  public record Carrier(NodeId path, String pieceId) {}
 
   /**
    * @param outside which revisions placements show where it is put; one that would show another
@@ -39,6 +52,7 @@ public final class Lifting {
    * @param ids from a node's id to that of its copy; the same for the same node
    * @param around the local changes of the placement that it stands in, addressed as the tree is;
    *     fillings among them stay fillings, and what is not seen is kept
+   * @param carrier that placement; empty where what it says is as good as made now
    * @param placedHere whether a placement was put there by the document itself, so that it holds
    *     all that differs already
    */
@@ -46,12 +60,14 @@ public final class Lifting {
       Library library,
       Showing outside,
       UnaryOperator<NodeId> ids,
-      Map<LocalKey, LocalValue> around,
+      Map<LocalKey, LocalChange> around,
+      Optional<Carrier> carrier,
       Predicate<NodeId> placedHere) {
     this.library = library;
     this.outside = outside;
     this.ids = ids;
     this.around = around;
+    this.carrier = carrier;
     this.placedHere = placedHere;
   }
 
@@ -67,27 +83,42 @@ public final class Lifting {
       Showing outside,
       UnaryOperator<NodeId> ids,
       NodeId at) {
-    Map<LocalKey, LocalValue> around = new TreeMap<>();
-    shown
-        .carrier(at)
-        .ifPresent(
-            path ->
-                Optional.ofNullable(Placements.of(stored).get(path))
-                    .ifPresent(
-                        carrier ->
-                            carrier
-                                .changes()
-                                .forEach(
-                                    (key, value) ->
-                                        around.put(
-                                            new LocalKey(key.node().within(path), key.aspect()),
-                                            value))));
+    Map<LocalKey, LocalChange> around = new TreeMap<>();
+    Optional<Carrier> carrier = Optional.empty();
+    Optional<NodeId> path = shown.carrier(at);
+    Placement holds = path.map(Placements.of(stored)::get).orElse(null);
+    if (path.isPresent() && holds != null) {
+      around.putAll(said(holds, path.get(), library, outside));
+      carrier = Optional.of(new Carrier(path.get(), holds.pieceId()));
+    }
     return new Lifting(
         library,
         outside,
         ids,
         around,
+        carrier,
         id -> shown.origin(id).map(o -> o.isInserted()).orElse(true));
+  }
+
+  /** The local changes of a placement as what is shown has them, from outside. */
+  private static Map<LocalKey, LocalChange> said(
+      Placement carrier, NodeId path, Library library, Showing outside) {
+    if (carrier.pieceId().isEmpty()) {
+      return carrier.within(path).changes();
+    }
+    Map<LocalKey, LocalChange> said = new TreeMap<>();
+    Translation translation = Translation.of(library, carrier, outside.shownBy(carrier));
+    translation
+        .layer()
+        .changes()
+        .forEach(
+            (key, value) -> {
+              LocalChange stored =
+                  translation.stored(key).map(carrier.changes()::get).orElseThrow();
+              said.put(
+                  new LocalKey(key.node().within(path), key.aspect()), stored.withValue(value));
+            });
+    return said;
   }
 
   /**
@@ -101,7 +132,8 @@ public final class Lifting {
       return lifted(PageShown.of(node).map(page -> PageShown.showing(shown, page)).orElse(shown));
     }
     if (node.placement().isEmpty()) {
-      return node.withId(ids.apply(node.id()))
+      return filled(node)
+          .withId(ids.apply(node.id()))
           .withOptions(node.options().withVariants(List.of()).showing(Optional.empty()))
           .withChildren(
               node.children().stream().filter(Lifting::isSeen).map(this::lifted).toList());
@@ -112,26 +144,37 @@ public final class Lifting {
         : alone.withPlacement(tied(node, node.placement().get()));
   }
 
+  /** What becomes a plain node has no place any more that the site could fill. */
+  private Node filled(Node node) {
+    Node now = node;
+    for (String field : node.options().siteSlots()) {
+      boolean own = around.containsKey(new LocalKey(node.id(), Aspect.content(field)));
+      Optional<FieldValue> ofSite =
+          own ? Optional.empty() : outside.fillings().of(node.id(), field);
+      now = ofSite.isPresent() ? now.withContent(field, ofSite) : now;
+    }
+    return now;
+  }
+
   private static boolean isSeen(Node node) {
     boolean emptyItem = node.kind() == Kind.ITEM && node.children().isEmpty();
     return node.kind() != Kind.PATTERN && !emptyItem && !node.options().off();
   }
 
   private Placement tied(Node node, Placement bound) {
+    int number = bound.bound();
     Map<LocalKey, LocalValue> chosen = Items.shown(node);
     SortedMap<LocalKey, LocalValue> forms = new TreeMap<>(chosen);
     forms.keySet().removeIf(key -> key.aspect() instanceof Aspect.Items);
-    Expanded piece =
-        library.expanded(bound.pieceId(), bound.settled(), new Picks(new TreeMap<>(chosen)));
-    RevisionIndex plain =
-        library.expanded(bound.pieceId(), bound.settled(), new Picks(forms)).index();
-    RevisionIndex own = library.expanded(bound.pieceId(), bound.settled()).index();
+    Expanded piece = library.expanded(bound.pieceId(), number, new Picks(new TreeMap<>(chosen)));
+    RevisionIndex plain = library.expanded(bound.pieceId(), number, new Picks(forms)).index();
+    RevisionIndex own = library.expanded(bound.pieceId(), number).index();
     Placement tied =
         new Tied(node, bound, piece.index(), own)
             .placement(picks(chosen, plain, own))
-            .withSettled(bound.settled());
-    boolean follows = outside.shownBy(tied) == bound.settled();
-    return follows ? tied : tied.withPin(Optional.of(new Pin(bound.settled(), Pin.Reason.HELD)));
+            .withBound(number);
+    boolean follows = outside.shownBy(tied) == number;
+    return follows ? tied : tied.withPin(Optional.of(new Pin(number, Pin.Reason.HELD)));
   }
 
   /**
@@ -187,9 +230,9 @@ public final class Lifting {
     private final RevisionIndex own;
     private final Map<NodeId, Node> shown = new HashMap<>();
     private final Map<NodeId, NodeId> parents = new HashMap<>();
-    private final Map<LocalKey, LocalValue> said = new TreeMap<>();
-    private final TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
-    private final TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
+    private final Map<LocalKey, LocalChange> said = new TreeMap<>();
+    private final TreeMap<LocalKey, LocalChange> changes = new TreeMap<>();
+    private final TreeMap<NodeId, LocalOrder> order = new TreeMap<>();
 
     /**
      * @param base what is placed, with what is chosen about it
@@ -205,10 +248,62 @@ public final class Lifting {
             shown.put(node.id(), node);
             node.children().forEach(child -> parents.put(child.id(), node.id()));
           });
-      said.putAll(bound.changes());
+      if (!bound.pieceId().isEmpty()) {
+        Translation translation = Translation.of(library, bound, bound.bound());
+        translation
+            .layer()
+            .changes()
+            .forEach(
+                (key, value) ->
+                    said.put(
+                        key,
+                        translation
+                            .stored(key)
+                            .map(bound.changes()::get)
+                            .orElseThrow()
+                            .withValue(value)));
+      }
       around.forEach(
-          (key, value) ->
-              inside(key.node()).ifPresent(id -> said.put(new LocalKey(id, key.aspect()), value)));
+          (key, change) ->
+              inside(key.node())
+                  .ifPresent(
+                      id ->
+                          said.put(
+                              new LocalKey(id, key.aspect()),
+                              new LocalChange(change.value(), madeOnHere(change.madeOn())))));
+    }
+
+    /**
+     * The revision of the piece here that was shown where a change around it was made.
+     *
+     * @return {@link #NONE_SHOWN} if none was, for it was not a piece of its own then
+     */
+    private int madeOnHere(int madeOnAround) {
+      if (bound.pieceId().isEmpty()) {
+        return madeOnAround;
+      }
+      if (madeOnAround == 0 || carrier.isEmpty()) {
+        return bound.bound();
+      }
+      Carrier around = carrier.get();
+      if (around.pieceId().isEmpty() || !member.id().isIn(around.path())) {
+        return bound.bound();
+      }
+      return library
+          .expanded(around.pieceId(), madeOnAround)
+          .index()
+          .node(member.id().from(around.path()))
+          .flatMap(Node::placement)
+          .filter(there -> there.pieceId().equals(bound.pieceId()))
+          .map(Placement::bound)
+          .orElse(NONE_SHOWN);
+    }
+
+    /** What is seen was settled on what is shown; so it may count as made there. */
+    private LocalChange seen(LocalKey key, LocalValue value) {
+      LocalChange change = said.get(key);
+      boolean known = change != null && change.madeOn() != NONE_SHOWN;
+      return new LocalChange(value, known ? change.madeOn() : bound.bound());
     }
 
     /** A node's address as seen from inside; empty if it does not come from there. */
@@ -221,6 +316,7 @@ public final class Lifting {
     }
 
     Placement placement(Map<LocalKey, LocalValue> picks) {
+      Map<LocalKey, LocalChange> all = new TreeMap<>(said);
       said.keySet().removeIf(key -> key.aspect().isPick());
       for (Node node : shown.values()) {
         if (node != member) {
@@ -230,7 +326,8 @@ public final class Lifting {
       shown.values().forEach(this::reorders);
       removals(base.root(), false);
       keepUnseen();
-      changes.putAll(picks);
+      said.putAll(all);
+      picks.forEach((key, value) -> changes.put(key, seen(key, value)));
       return Placement.of(bound.pieceId()).withChanges(changes).withOrder(order);
     }
 
@@ -245,7 +342,7 @@ public final class Lifting {
         Optional<LocalValue> here = aspect.read(node);
         LocalKey key = new LocalKey(id, aspect);
         if (here.isPresent() && (said.containsKey(key) || !here.equals(aspect.read(library)))) {
-          changes.put(key, here.get());
+          changes.put(key, seen(key, here.get()));
         }
       }
       Optional<NodeId> under = Optional.ofNullable(parents.get(node.id())).flatMap(this::inside);
@@ -253,7 +350,8 @@ public final class Lifting {
       LocalKey placed = new LocalKey(id, Aspect.PLACED);
       boolean moved = said.containsKey(placed) || !base.parent(id).equals(under);
       if (moved && base.parent(id).isPresent() && parent.isPresent()) {
-        changes.put(placed, new LocalValue.PlacedUnder(parent.get(), Optional.empty()));
+        changes.put(
+            placed, seen(placed, new LocalValue.PlacedUnder(parent.get(), Optional.empty())));
         order(node);
       }
     }
@@ -277,10 +375,13 @@ public final class Lifting {
       if (!here.equals(there)) {
         here.forEach(
             id ->
-                changes.put(
+                put(
                     new LocalKey(id, Aspect.PLACED),
                     new LocalValue.PlacedUnder(parent.get(), Optional.empty())));
-        order.put(parent.get(), node.children().stream().map(child -> here(child.id())).toList());
+        order.put(
+            parent.get(),
+            new LocalOrder(
+                node.children().stream().map(child -> here(child.id())).toList(), bound.bound()));
       }
     }
 
@@ -300,7 +401,7 @@ public final class Lifting {
         return;
       }
       NodeId copy = ids.apply(node.id());
-      changes.put(
+      put(
           new LocalKey(copy, Aspect.PLACED),
           new LocalValue.PlacedUnder(
               ofPiece(parent).get(), Optional.of(lifted(withoutPieces(node)))));
@@ -320,7 +421,7 @@ public final class Lifting {
       if (parent != null) {
         List<NodeId> children = new ArrayList<>();
         shown.get(parent).children().forEach(child -> children.add(here(child.id())));
-        order.put(here(parent), children);
+        order.put(here(parent), new LocalOrder(children, bound.bound()));
       }
     }
 
@@ -328,19 +429,30 @@ public final class Lifting {
     private void removals(Node node, boolean inRemoved) {
       boolean gone = !shown.containsKey(node.id().within(member.id()));
       if (gone && !inRemoved) {
-        changes.put(new LocalKey(node.id(), Aspect.REMOVED), new LocalValue.IsRemoved());
+        LocalKey removed = new LocalKey(node.id(), Aspect.REMOVED);
+        changes.put(removed, seen(removed, new LocalValue.IsRemoved()));
       }
       node.children().forEach(child -> removals(child, gone));
     }
 
-    /** Also what is said of items that are left out: they can come back. */
+    private void put(LocalKey key, LocalValue value) {
+      changes.put(key, new LocalChange(value, bound.bound()));
+    }
+
+    /**
+     * Also what is said of items that are left out: they can come back. What was said before this
+     * was a piece of its own could not be rebased when it does, so only fillings of it go along.
+     */
     private void keepUnseen() {
       said.forEach(
-          (key, value) -> {
+          (key, change) -> {
             boolean unseen = !shown.containsKey(key.node().within(member.id()));
             boolean aValue = !(key.aspect() instanceof Aspect.Placed);
-            if (unseen && aValue && (base.has(key.node()) || own.has(key.node()))) {
-              changes.put(key, value);
+            boolean there = base.has(key.node()) || own.has(key.node());
+            boolean known = change.madeOn() != NONE_SHOWN;
+            if (unseen && aValue && there && (known || base.isSlot(key) || own.isSlot(key))) {
+              changes.putIfAbsent(
+                  key, known ? change : new LocalChange(change.value(), bound.bound()));
             }
           });
     }

@@ -6,6 +6,7 @@ import goodbones.document.Edit;
 import goodbones.document.Editor;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -40,7 +41,7 @@ final class LocalEdits {
     this.shown = shown;
     this.showing = showing;
     this.library = library;
-    this.items = new ItemEdits(stored, shown);
+    this.items = new ItemEdits(shown, this::said);
   }
 
   /**
@@ -134,6 +135,14 @@ final class LocalEdits {
         .orElseThrow(() -> Refused.gone(id.outer()));
   }
 
+  /** What is said at the placement that a node stands in, as the revision shown there has it. */
+  private Layer said(NodeId id) {
+    Placement placement = placement(id);
+    return placement.pieceId().isEmpty()
+        ? placement.layer()
+        : Translation.layer(library, placement, showing.shownBy(placement));
+  }
+
   private Edit content(Edit.SetContent e) {
     Optional<Node> library = libraryNode(e.node());
     if (library.isEmpty()) {
@@ -145,7 +154,7 @@ final class LocalEdits {
     }
     LocalKey key = new LocalKey(e.node().inner(), Aspect.content(e.field()));
     boolean ofSite = showing.isOfSite() && library.get().options().siteSlots().contains(e.field());
-    if (ofSite && !placement(e.node()).changes().containsKey(key)) {
+    if (ofSite && !said(e.node()).changes().containsKey(key)) {
       return forSite(e, library.get());
     }
     Optional<FieldValue> said = Optional.ofNullable(library.get().content().get(e.field()));
@@ -229,7 +238,9 @@ final class LocalEdits {
         ? Optional.empty()
         : library
             .expanded(
-                placement.pieceId(), showing.shownBy(placement), Picks.of(placement).without(key))
+                placement.pieceId(),
+                showing.shownBy(placement),
+                Translation.picks(library, placement, showing.shownBy(placement)).without(key))
             .index()
             .value(key);
   }
@@ -250,7 +261,7 @@ final class LocalEdits {
       return inInsert(e.placement(), e.aimedAt(e.placement().inner()));
     }
     LocalKey key = new LocalKey(e.key().node().within(e.placement().inner()), e.key().aspect());
-    return new Edit.SetLocal(e.placement().outer(), key, e.value(), e.settled());
+    return new Edit.SetLocal(e.placement().outer(), key, e.value());
   }
 
   /** An edit inside a local insert, carried out on the insert itself. */
@@ -266,7 +277,13 @@ final class LocalEdits {
     if (onStored instanceof Edit.FillSite) {
       return onStored;
     }
-    Node edited = Editor.apply(subtree, onStored).root();
+    Node edited = subtree;
+    LocalSteps steps = new LocalSteps(showing, library);
+    for (Edit step : onStored.steps()) {
+      for (Edit each : steps.stored(edited, step)) {
+        edited = Editor.step(edited, each).root();
+      }
+    }
     return new Edit.SetLocal(
         id.outer(),
         insert.getKey(),
@@ -274,7 +291,7 @@ final class LocalEdits {
   }
 
   private Optional<Map.Entry<LocalKey, LocalValue.PlacedUnder>> insertHolding(NodeId id) {
-    for (Map.Entry<LocalKey, LocalValue> entry : placement(id).changes().entrySet()) {
+    for (Map.Entry<LocalKey, LocalValue> entry : said(id).changes().entrySet()) {
       if (entry.getValue() instanceof LocalValue.PlacedUnder placed
           && placed.inserted().flatMap(n -> n.find(id.inner().outer())).isPresent()) {
         return Optional.of(Map.entry(entry.getKey(), placed));
@@ -333,7 +350,7 @@ final class LocalEdits {
     LocalKey own = new LocalKey(id.inner(), Aspect.PLACED);
     List<Edit> edits = new ArrayList<>();
     edits.add(
-        placement(id).changes().containsKey(own)
+        said(id).changes().containsKey(own)
             ? new Edit.SetLocal(id.outer(), own, Optional.empty())
             : inInsert(id, new Edit.Remove(id.inner())));
     // What of the piece was moved into it goes with it, and not back to where it stood; also what
@@ -382,7 +399,7 @@ final class LocalEdits {
     NodeId into = e.parent().inner();
     LocalKey key = new LocalKey(id.inner(), Aspect.PLACED);
     Optional<Node> inserted =
-        Optional.ofNullable(placement(id).changes().get(key))
+        Optional.ofNullable(said(id).changes().get(key))
             .map(v -> (LocalValue.PlacedUnder) v)
             .flatMap(LocalValue.PlacedUnder::inserted);
     if (inserted.isEmpty() && libraryNode(id).isEmpty()) {
@@ -418,10 +435,16 @@ final class LocalEdits {
   private Edit moveOut(Edit.Move e, Node moved) {
     Node copy =
         Lifting.from(stored, shown, library, showing, this::derived, e.node())
-            .lifted(shown.taken(moved.id()).orElse(moved));
+            .lifted(unfilled().taken(moved.id()).orElse(moved));
     Edit.Insert there = new Edit.Insert(e.parent(), e.index(), copy);
     return new Edit.Group(
         List.of(remove(new Edit.Remove(e.node())), e.parent().isInside() ? insert(there) : there));
+  }
+
+  /** What is lifted out is read without what fills the site, so that its slots stay slots. */
+  private Shown unfilled() {
+    Showing bare = showing.withoutFillings();
+    return bare == showing ? shown : Shown.of(stored, bare, library);
   }
 
   /** The id of a copy is made of the placement's and the node's, so that it is always the same. */

@@ -1,11 +1,11 @@
 package goodbones.library;
 
 import goodbones.document.Aspect;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -15,7 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Lays the local changes of a placement on a revision.
+ * Lays the local changes of a placement on a revision as which they are addressed.
  *
  * <p>The revision is an expanded tree: what stands in it as a placement is a member with what it
  * shows below it, and a change may be aimed at any node at any depth, by its path.
@@ -29,23 +29,23 @@ import java.util.Set;
  */
 public final class Overlay {
   private final RevisionIndex revision;
-  private final Placement placement;
+  private final Layer layer;
   private final Standing standing;
   private final Set<NodeId> removed = new HashSet<>();
   private final Map<NodeId, List<NodeId>> placed = new HashMap<>();
   private final Set<NodeId> inLoop;
   private final Set<NodeId> touched = new HashSet<>();
 
-  public Overlay(RevisionIndex revision, Placement placement) {
-    this(revision, placement, new Standing(revision, placement.changes()));
+  public Overlay(RevisionIndex revision, Layer layer) {
+    this(revision, layer, new Standing(revision, layer.changes()));
   }
 
   /**
    * @param standing where everything stands under the placement
    */
-  public Overlay(RevisionIndex revision, Placement placement, Standing standing) {
+  public Overlay(RevisionIndex revision, Layer layer, Standing standing) {
     this.revision = revision;
-    this.placement = placement;
+    this.layer = layer;
     this.standing = standing;
     this.inLoop = standing.loops();
     standing
@@ -57,7 +57,7 @@ public final class Overlay {
                 touch(parent);
               }
             });
-    placement.changes().forEach(this::read);
+    layer.changes().forEach(this::read);
   }
 
   private void read(LocalKey key, LocalValue value) {
@@ -83,10 +83,10 @@ public final class Overlay {
    * The revision's tree as this placement shows it. Subtrees that nothing is said about stay the
    * same objects.
    */
-  public static Node show(RevisionIndex revision, Placement placement) {
-    return placement.changes().isEmpty()
+  public static Node show(RevisionIndex revision, Layer layer) {
+    return layer.changes().isEmpty()
         ? revision.root()
-        : new Overlay(revision, placement).new Building().build(revision.root());
+        : new Overlay(revision, layer).new Building().build(revision.root());
   }
 
   /**
@@ -146,7 +146,7 @@ public final class Overlay {
     if (here.isEmpty()) {
       return ids;
     }
-    List<NodeId> wanted = new ArrayList<>(placement.order().getOrDefault(parent.id(), List.of()));
+    List<NodeId> wanted = new ArrayList<>(layer.order().getOrDefault(parent.id(), List.of()));
     here.stream().filter(id -> !wanted.contains(id)).forEach(wanted::add);
     for (int i = 0; i < wanted.size(); i++) {
       if (here.contains(wanted.get(i))) {
@@ -181,7 +181,7 @@ public final class Overlay {
   private Node values(Node node) {
     Node shown = node;
     LocalKey from = new LocalKey(node.id(), Aspect.content(""));
-    for (Map.Entry<LocalKey, LocalValue> entry : placement.changes().tailMap(from).entrySet()) {
+    for (Map.Entry<LocalKey, LocalValue> entry : layer.changes().tailMap(from).entrySet()) {
       if (!entry.getKey().node().equals(node.id())) {
         break;
       }

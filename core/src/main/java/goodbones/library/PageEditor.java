@@ -6,6 +6,7 @@ import goodbones.document.Edited;
 import goodbones.document.Editor;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -13,7 +14,6 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -109,17 +109,21 @@ public final class PageEditor {
     }
 
     void carryOut(Edit edit) {
-      for (Edit step : edit.steps()) {
-        if (step instanceof Edit.FillSite fill) {
-          LocalKey key = SiteFillings.key(fill.slot(), fill.field());
-          Optional<FieldValue> was = ofSite(fill);
-          filled.put(key, fill.value());
-          inverses.add(0, new Edit.FillSite(fill.slot(), fill.field(), was, fill.value()));
-        } else {
-          Edited edited = Editor.step(now, step);
-          inverses.add(0, edited.inverse());
-          now = edited.root();
-        }
+      for (Edit asked : edit.steps()) {
+        new LocalSteps(showing, library).stored(now, asked).forEach(this::step);
+      }
+    }
+
+    private void step(Edit step) {
+      if (step instanceof Edit.FillSite fill) {
+        LocalKey key = SiteFillings.key(fill.slot(), fill.field());
+        Optional<FieldValue> was = ofSite(fill);
+        filled.put(key, fill.value());
+        inverses.add(0, new Edit.FillSite(fill.slot(), fill.field(), was, fill.value()));
+      } else {
+        Edited edited = Editor.step(now, step);
+        inverses.add(0, edited.inverse());
+        now = edited.root();
       }
     }
 
@@ -151,9 +155,9 @@ public final class PageEditor {
   }
 
   /**
-   * Nothing is shown on a revision that its changes were not settled on: what was edited is settled
-   * on the one that is shown, and what comes from another one, or shows another one now, is rebased
-   * to it. What cannot be settled by itself waits on the revision that it comes from.
+   * Nothing is shown on a revision that its changes were not settled on: what was edited, what
+   * comes from elsewhere and what shows another revision now is rebased. What cannot be settled by
+   * itself waits on the revision that it was shown on.
    */
   private Node settled(Node before, Node after, List<Edit> inverses) {
     Map<NodeId, Placement> old = Placements.of(before);
@@ -170,8 +174,7 @@ public final class PageEditor {
     own(after)
         .forEach(
             (id, placement) -> {
-              // To be settled on a newer revision needs no undoing: all that stands holds there.
-              if (!unsettled(settled.get(id)).equals(unsettled(placement))) {
+              if (!placement.equals(settled.get(id))) {
                 inverses.add(0, new Edit.SetPlacement(id, placement));
               }
             });
@@ -190,56 +193,19 @@ public final class PageEditor {
     return placements;
   }
 
-  private static Placement unsettled(Placement placement) {
-    return Placements.withInserts(
-            placement, tree -> Placements.mapped(tree, (path, inner) -> unsettled(inner)))
-        .withSettled(0)
-        .withDormantSince(Map.of());
-  }
-
-  private Placement settled(NodeId id, Placement placement, Optional<Placement> was) {
-    int shown = showing.shownBy(placement);
-    boolean sameView =
-        was.filter(w -> w.pieceId().equals(placement.pieceId()))
-            .filter(w -> w.settled() == placement.settled() && showing.shownBy(w) == shown)
-            .isPresent();
-    if (sameView) {
-      return woken(id, keepingDormant(id, placement, was.get(), shown), shown);
+  private Placement settled(NodeId id, Placement edited, Optional<Placement> was) {
+    int shown = showing.shownBy(edited);
+    Placement placement = edited.made(shown);
+    Optional<Placement> before = was.filter(w -> w.pieceId().equals(placement.pieceId()));
+    int from = before.map(showing::shownBy).orElseGet(placement::latestMadeOn);
+    if (before.isPresent() && from == shown) {
+      return settler.edited(id, before.get(), placement, shown, pagesOwn);
     }
-    if (placement.settled() == 0 || placement.settled() == shown) {
-      return placement.withSettled(shown);
-    }
-    Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown, false);
-    return after.pin().isPresent() ? after : after.withPin(placement.pin());
-  }
-
-  /** What is edited is settled on what is shown, but what is dormant stays as it was made. */
-  private Placement keepingDormant(NodeId id, Placement placement, Placement was, int shown) {
-    Map<LocalKey, Integer> since = new TreeMap<>(placement.dormantSince());
-    if (was.settled() != shown && was.settled() > 0) {
-      for (LocalKey key : settler.dormant(id, was, shown)) {
-        if (was.changes().get(key).equals(placement.changes().get(key))) {
-          since.putIfAbsent(key, was.settled());
-        }
-      }
-    }
-    since.keySet().retainAll(placement.changes().keySet());
-    return placement.withSettled(shown).withDormantSince(since);
-  }
-
-  /** What is seen again after it was dormant is rebased; where that asks, nothing is done. */
-  private Placement woken(NodeId id, Placement placement, int shown) {
-    if (placement.dormantSince().isEmpty()) {
+    if (from == 0 || from == shown) {
       return placement;
     }
-    Placement after = settler.settle(id, placement.withPin(Optional.empty()), shown, pagesOwn);
-    if (after.pin().isPresent()) {
-      throw new AsksFirst(
-          id,
-          "What would be seen again was changed here on an earlier revision of the piece, and the"
-              + " library changed or removed the same since. Nothing was changed yet.");
-    }
-    return after.withPin(placement.pin());
+    Placement after = settler.moved(id, placement.withPin(Optional.empty()), from, shown);
+    return after.pin().isPresent() ? after : after.withPin(placement.pin());
   }
 
   /**
@@ -251,11 +217,10 @@ public final class PageEditor {
    */
   public Edited reapply(Node page, Edit asked) {
     asked.steps().forEach(step -> requireSamePiece(page, step));
-    Edit edit = relocated(page, asked);
-    edit.steps().forEach(step -> requireTarget(page, step, edit));
+    asked.steps().forEach(step -> requireTarget(page, step, asked));
     Run run = new Run(page);
-    run.requireFilled(edit);
-    run.carryOut(edit);
+    run.requireFilled(asked);
+    run.carryOut(asked);
     return finished(run);
   }
 
@@ -286,107 +251,55 @@ public final class PageEditor {
             });
   }
 
-  /** A change that is brought back is aimed at where its node stands now. */
-  private Edit relocated(Node page, Edit edit) {
-    if (edit instanceof Edit.Group group) {
-      return new Edit.Group(group.edits().stream().map(each -> relocated(page, each)).toList());
-    }
-    if (!(edit instanceof Edit.SetLocal local) || local.settled() == 0) {
-      return edit;
-    }
-    return page.find(local.placement())
-        .flatMap(Node::placement)
-        .map(
-            placement ->
-                (Edit)
-                    new Edit.SetLocal(
-                        local.placement(),
-                        Relocations.key(
-                            library,
-                            placement.pieceId(),
-                            local.key(),
-                            local.settled(),
-                            showing.shownBy(placement)),
-                        local.value(),
-                        local.settled(),
-                        local.piece()))
-        .orElse(edit);
-  }
-
   private void requireNoneNew(Node before, Node after) {
     Catalogue.requireNoneNew(before, after);
     Catalogue.requireNoneNew(shown(before).root(), shown(after).root());
   }
 
   private void requireTarget(Node page, Edit step, Edit whole) {
-    if (step instanceof Edit.SetLocal local
-        && local.value().isPresent()
-        && page.find(local.placement()).map(n -> n.kind() == Kind.PLACEMENT).orElse(true)) {
-      Node node = page.find(local.placement()).orElseThrow(() -> Refused.gone(local.placement()));
-      Placement placement = node.placement().orElseThrow(() -> Refused.gone(node.id()));
-      int shown = showing.shownBy(placement);
-      RevisionIndex revision =
-          library
-              .expanded(placement.pieceId(), shown, picked(local.placement(), placement, whole))
-              .index();
-      LocalValue value = local.value().get();
-      boolean inserts =
-          value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent();
-      if (!inserts
-          && !revision.has(local.key().node())
-          && !isInserted(placement, local.key().node())) {
-        throw Refused.at(
-            node,
-            "Revision "
-                + shown
-                + " of the piece no longer has what this would change; nothing was changed");
-      }
-      requireUntouched(node, placement, local, shown);
+    if (!(step instanceof Edit.SetLocal local)
+        || local.value().isEmpty()
+        || local.value().get() instanceof LocalValue.IsRemoved
+        || !page.find(local.placement()).map(n -> n.kind() == Kind.PLACEMENT).orElse(true)) {
+      return;
+    }
+    Node node = page.find(local.placement()).orElseThrow(() -> Refused.gone(local.placement()));
+    Placement placement = node.placement().orElseThrow(() -> Refused.gone(node.id()));
+    int shown = showing.shownBy(placement);
+    Translation translation = Translation.of(library, with(placement, node.id(), whole), shown);
+    LocalKey key = translation.key(local.key(), local.madeOn());
+    boolean inserts =
+        local.value().get() instanceof LocalValue.PlacedUnder placed
+            && placed.inserted().isPresent();
+    if (!inserts && !translation.target().has(key.node()) && !isInserted(placement, key.node())) {
+      throw Refused.at(
+          node,
+          "Revision "
+              + shown
+              + " of the piece no longer has what this would change; nothing was changed");
     }
   }
 
-  /** What is chosen once an edit is carried out: items that it brings back are there then. */
-  private static Picks picked(NodeId at, Placement placement, Edit edit) {
-    Map<LocalKey, LocalValue> changes = new HashMap<>(placement.changes());
+  /** With what an edit chooses: items that it brings back are there then. */
+  private static Placement with(Placement placement, NodeId at, Edit edit) {
+    Placement with = placement;
     for (Edit step : edit.steps()) {
-      if (step instanceof Edit.SetLocal local && local.placement().equals(at)) {
-        local.value().ifPresent(value -> changes.put(local.key(), value));
+      if (step instanceof Edit.SetLocal local
+          && local.placement().equals(at)
+          && local.key().aspect().isPick()) {
+        with =
+            with.withChange(
+                local.key(), local.value().map(value -> new LocalChange(value, local.madeOn())));
       }
     }
-    return Picks.of(changes);
+    return with;
   }
 
   private static boolean isInserted(Placement placement, NodeId id) {
     return placement.changes().values().stream()
         .anyMatch(
-            value ->
-                value instanceof LocalValue.PlacedUnder placed
+            change ->
+                change.value() instanceof LocalValue.PlacedUnder placed
                     && placed.inserted().flatMap(tree -> tree.find(id)).isPresent());
-  }
-
-  /**
-   * A change brought back must still be one that the library did not make otherwise since, unless
-   * the page has its own in that place already.
-   */
-  private void requireUntouched(Node node, Placement placement, Edit.SetLocal local, int shown) {
-    boolean standsAlready = placement.changes().containsKey(local.key());
-    if (pagesOwn || standsAlready || local.settled() == 0 || local.settled() == shown) {
-      return;
-    }
-    LocalKey key =
-        Relocations.key(library, placement.pieceId(), local.key(), shown, local.settled());
-    Placement alone =
-        Placement.of(placement.pieceId())
-            .withSettled(local.settled())
-            .withChange(key, local.value());
-    if (settler.settle(node.id(), alone, shown, false).pin().isPresent()) {
-      throw new AsksFirst(
-          node.id(),
-          "This was made on revision "
-              + local.settled()
-              + " of the piece, and revision "
-              + shown
-              + " changed the same. Nothing was changed yet.");
-    }
   }
 }

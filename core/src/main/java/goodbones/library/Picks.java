@@ -1,9 +1,9 @@
 package goodbones.library;
 
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
@@ -24,12 +24,12 @@ public record Picks(SortedMap<LocalKey, LocalValue> said) {
     said = Collections.unmodifiableSortedMap(new TreeMap<>(said));
   }
 
-  /** Those among the local changes of a placement. */
-  public static Picks of(Placement placement) {
-    return of(placement.changes());
+  /** Those among changes. */
+  public static Picks of(Layer layer) {
+    return of(layer.changes());
   }
 
-  static Picks of(Map<LocalKey, LocalValue> changes) {
+  public static Picks of(Map<LocalKey, LocalValue> changes) {
     TreeMap<LocalKey, LocalValue> picks = null;
     for (Map.Entry<LocalKey, LocalValue> entry : changes.entrySet()) {
       if (entry.getKey().aspect().isPick()) {

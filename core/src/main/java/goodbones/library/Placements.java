@@ -1,7 +1,7 @@
 package goodbones.library;
 
 import goodbones.document.Kind;
-import goodbones.document.LocalKey;
+import goodbones.document.Layer;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -11,8 +11,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
 
 /**
  * The placements of a stored document: those in its tree, and those in what was inserted at a
@@ -83,25 +83,23 @@ public final class Placements {
   }
 
   /** A placement with its inserted trees changed; the same object if none of them changes. */
-  static Placement withInserts(Placement placement, java.util.function.UnaryOperator<Node> change) {
-    Map<LocalKey, LocalValue> changes = new TreeMap<>();
-    placement
-        .changes()
-        .forEach(
-            (key, value) -> {
-              if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {
-                Node before = placed.inserted().get();
-                Node after = change.apply(before);
-                if (after != before) {
-                  changes.put(key, new LocalValue.PlacedUnder(placed.parent(), Optional.of(after)));
-                }
-              }
-            });
-    if (changes.isEmpty()) {
-      return placement;
+  static Placement withInserts(Placement placement, UnaryOperator<Node> change) {
+    return placement.mapped((key, value) -> Optional.of(withInsert(value, change)));
+  }
+
+  /** Changes with their inserted trees changed. */
+  static Layer withInserts(Layer layer, UnaryOperator<Node> change) {
+    return layer.mapped((key, value) -> withInsert(value, change));
+  }
+
+  private static LocalValue withInsert(LocalValue value, UnaryOperator<Node> change) {
+    if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {
+      Node before = placed.inserted().get();
+      Node after = change.apply(before);
+      return after == before
+          ? value
+          : new LocalValue.PlacedUnder(placed.parent(), Optional.of(after));
     }
-    TreeMap<LocalKey, LocalValue> all = new TreeMap<>(placement.changes());
-    all.putAll(changes);
-    return placement.withChanges(all);
+    return value;
   }
 }

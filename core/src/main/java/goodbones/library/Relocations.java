@@ -2,6 +2,7 @@ package goodbones.library;
 
 import goodbones.document.Aspect;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -75,16 +76,16 @@ public final class Relocations {
     return new RevisionIndex(tree);
   }
 
-  /** The key of a local change made on one revision, as it is on another. */
-  static LocalKey key(Library library, String pieceId, LocalKey key, int from, int to) {
-    LocalKey moved = key;
-    for (int at = from; at != to; at += from < to ? 1 : -1) {
-      int next = from < to ? at + 1 : at - 1;
-      Expanded older = library.expanded(pieceId, Math.min(at, next));
-      Relocations since = library.expanded(pieceId, Math.max(at, next)).since(older);
-      moved = (from < to ? since : since.inverse()).key(moved);
-    }
-    return moved;
+  /** From one revision of a piece to the one after it, or before it. */
+  static Relocations from(Library library, String pieceId, int from, int to) {
+    return from(library.expanded(pieceId, from), library.expanded(pieceId, to), to - from);
+  }
+
+  /**
+   * @param step 1 where the second is the one after the first, -1 where it is the one before
+   */
+  static Relocations from(Expanded here, Expanded there, int step) {
+    return step > 0 ? there.since(here) : here.since(there).inverse();
   }
 
   public boolean isEmpty() {
@@ -136,20 +137,18 @@ public final class Relocations {
     return new LocalKey(id, key.aspect());
   }
 
-  /** A placement with its local changes where their nodes stand. */
-  public Placement placement(Placement placement) {
-    if (isEmpty()) {
-      return placement;
+  /** What is laid on a tree, by where its nodes stand. */
+  public Layer layer(Layer layer) {
+    if (isEmpty() || layer.isEmpty()) {
+      return layer;
     }
     TreeMap<LocalKey, LocalValue> changes = new TreeMap<>();
-    placement.changes().forEach((key, value) -> changes.put(key(key), value(value)));
+    layer.changes().forEach((key, value) -> changes.put(key(key), value(value)));
     TreeMap<NodeId, List<NodeId>> order = new TreeMap<>();
-    placement
+    layer
         .order()
         .forEach((parent, ids) -> order.put(node(parent), ids.stream().map(this::child).toList()));
-    TreeMap<LocalKey, Integer> since = new TreeMap<>();
-    placement.dormantSince().forEach((key, made) -> since.put(key(key), made));
-    return placement.withChanges(changes).withOrder(order).withDormantSince(since);
+    return new Layer(changes, order);
   }
 
   /** What is chosen, by where it is chosen now. */
@@ -162,7 +161,8 @@ public final class Relocations {
     return new Picks(moved);
   }
 
-  private LocalValue value(LocalValue value) {
+  /** A value: a parent that it names is where that stands. */
+  LocalValue value(LocalValue value) {
     return value instanceof LocalValue.PlacedUnder placed
         ? new LocalValue.PlacedUnder(node(placed.parent()), placed.inserted())
         : value;

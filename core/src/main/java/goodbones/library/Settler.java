@@ -1,24 +1,25 @@
 package goodbones.library;
 
-import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
-import java.util.Set;
 
 /** Makes local changes that were made on one revision hold on another, or says why they cannot. */
 public interface Settler {
   /**
-   * A placement under the revision that is to be shown.
+   * A placement that was shown on one revision and is to be shown on another.
    *
-   * @param placement settled on another revision, or with changes that were dormant since another
-   *     one and are seen again
+   * @return it follows if nothing has to be asked; otherwise it waits on the first of the two
+   */
+  Placement moved(NodeId id, Placement placement, int from, int to);
+
+  /**
+   * A placement after an edit: whatever the edit made, brought back or brought into sight is
+   * rebased from the revision that it was made on.
+   *
+   * @param before the placement without the edit, on the same revision
    * @param pagesOwn whether the page's own holds wherever it would be asked; what cannot hold gives
    *     way
-   * @return it follows if nothing has to be asked; otherwise it waits on the revision that it is
-   *     settled on
+   * @throws AsksFirst if something has to be decided
    */
-  Placement settle(NodeId id, Placement placement, int shown, boolean pagesOwn);
-
-  /** The local changes that are seen neither on the revision settled on nor on the one shown. */
-  Set<LocalKey> dormant(NodeId id, Placement placement, int shown);
+  Placement edited(NodeId id, Placement before, Placement after, int shown, boolean pagesOwn);
 }

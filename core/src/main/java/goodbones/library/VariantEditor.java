@@ -41,9 +41,7 @@ public final class VariantEditor {
 
   /** The variant as a document: what it shows is addressed from inside it. */
   public Node document() {
-    Placement layer = variant.layer();
-    Placement placement =
-        Placement.of(PIECE).withSettled(1).withChanges(layer.changes()).withOrder(layer.order());
+    Placement placement = Placement.of(PIECE, 1).saying(variant.layer().layer(), 1);
     return Node.placing(NodeId.of(variant.id()), "", PIECE).withPlacement(placement);
   }
 
@@ -79,8 +77,7 @@ public final class VariantEditor {
     Node changed =
         new PageEditor(Showing.BOUND, here, settler.apply(here)).apply(document(), edit).root();
     Placement layer = changed.placement().orElseThrow();
-    Variant other =
-        variant.withLayer(Placement.of("").withChanges(layer.changes()).withOrder(layer.order()));
+    Variant other = variant.withLayer(Placement.of("").saying(layer.layer(), 0));
     return Editor.apply(piece, new Edit.SetVariant(piece.id(), variant.id(), Optional.of(other)));
   }
 }

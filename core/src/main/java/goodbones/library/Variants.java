@@ -1,5 +1,6 @@
 package goodbones.library;
 
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -17,35 +18,35 @@ public final class Variants {
   private Variants() {}
 
   /**
-   * A placement that has what a variant does as changes of its own, and no longer the variant;
-   * nothing that is seen changes.
+   * Changes that have what a variant does among them, and no longer the variant; nothing that is
+   * seen changes.
    *
-   * @param shown the revision that it is settled on, with what it chooses
-   * @param key of the variant that it picks
+   * @param shown the revision as which they are addressed, with what they choose
+   * @param key of the variant that they pick
    */
-  public static Placement spelledOut(Expanded shown, Placement placement, LocalKey key) {
-    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
-    LocalValue said = changes.remove(key);
+  public static Layer spelledOut(Expanded shown, Layer said, LocalKey key) {
+    Layer without = said.without(key);
     Optional<Variant> variant =
-        Optional.ofNullable(said)
+        said.at(key)
             .flatMap(value -> ((LocalValue.VariantIs) value).variant())
             .flatMap(
                 id -> shown.index().node(key.node()).flatMap(root -> root.options().named(id)));
     if (variant.isEmpty()) {
-      return placement.withChanges(changes);
+      return without;
     }
     NodeId root = key.node();
-    Placement layer = variant.get().layer();
-    Placement there = layer.readdressed(root::beside);
+    Layer layer = variant.get().layer().layer();
+    Layer there = variant.get().layer().readdressed(root::beside).layer();
+    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(without.changes());
     there.changes().forEach(changes::putIfAbsent);
-    Map<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
+    Map<NodeId, List<NodeId>> order = new TreeMap<>(without.order());
     there.order().forEach(order::putIfAbsent);
-    Placement spelled = baked(placement.withChanges(changes).withOrder(order), root, layer);
+    Layer spelled = new Layer(baked(changes, root, layer), new TreeMap<>(order));
     return root.isInside() ? readdressed(spelled, root, layer) : spelled;
   }
 
   /** What is put in at the placement itself has ids of its own, derived from where it stood. */
-  private static Placement readdressed(Placement placement, NodeId root, Placement layer) {
+  private static Layer readdressed(Layer said, NodeId root, Layer layer) {
     Map<NodeId, NodeId> own = new HashMap<>();
     for (LocalValue value : layer.changes().values()) {
       if (value instanceof LocalValue.PlacedUnder placed) {
@@ -60,9 +61,8 @@ public final class Variants {
                                 Relocations.unlinked(root.around(), node.id()))));
       }
     }
-    Placement there = placement.readdressed(id -> there(id, own));
-    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(there.changes());
-    changes.replaceAll(
+    Layer there = Placement.of("").saying(said, 0).readdressed(id -> there(id, own)).layer();
+    return there.mapped(
         (key, value) ->
             value instanceof LocalValue.PlacedUnder placed && own.containsValue(key.node())
                 ? new LocalValue.PlacedUnder(
@@ -71,7 +71,6 @@ public final class Variants {
                         .inserted()
                         .map(tree -> tree.mapIds(id -> own.getOrDefault(root.beside(id), id))))
                 : value);
-    return there.withChanges(changes);
   }
 
   private static NodeId there(NodeId id, Map<NodeId, NodeId> own) {
@@ -87,8 +86,9 @@ public final class Variants {
   }
 
   /** What is said of nodes that the variant put in is said in what is put in itself from now on. */
-  private static Placement baked(Placement placement, NodeId root, Placement layer) {
-    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
+  private static TreeMap<LocalKey, LocalValue> baked(
+      TreeMap<LocalKey, LocalValue> said, NodeId root, Layer layer) {
+    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(said);
     for (Map.Entry<LocalKey, LocalValue> entry : layer.changes().entrySet()) {
       if (!(entry.getValue() instanceof LocalValue.PlacedUnder placed)
           || placed.inserted().isEmpty()) {
@@ -100,7 +100,7 @@ public final class Variants {
         changes.put(key, new LocalValue.PlacedUnder(here.parent(), Optional.of(tree)));
       }
     }
-    return placement.withChanges(changes);
+    return changes;
   }
 
   private static Node baked(Node node, NodeId root, TreeMap<LocalKey, LocalValue> changes) {
@@ -112,9 +112,7 @@ public final class Variants {
         now = key.aspect().lay(now, changes.remove(key));
       } else if (key.node().isIn(path) && now.placement().isPresent()) {
         LocalKey inside = new LocalKey(key.node().from(path), key.aspect());
-        Placement placed = now.placement().get();
-        now =
-            now.withPlacement(placed.withChange(inside, Optional.ofNullable(changes.remove(key))));
+        now = now.withPlacement(now.placement().get().with(inside, changes.remove(key)));
       }
     }
     return now.withChildren(

@@ -105,7 +105,7 @@ public final class FollowUps {
   /** It needs the finishes that what it is bound to needs. */
   private static int finishes(Revision base, Collection<Placement> bound, Library library) {
     return bound.stream()
-        .mapToInt(p -> library.revision(p.pieceId(), p.settled()).finishes())
+        .mapToInt(p -> library.revision(p.pieceId(), p.bound()).finishes())
         .reduce(base.finishes(), Math::max);
   }
 
@@ -131,11 +131,11 @@ public final class FollowUps {
             document,
             (path, placement) -> {
               int wanted = newest.applyAsInt(placement.pieceId());
-              if (placement.settled() == wanted) {
+              if (placement.bound() == wanted) {
                 return placement;
               }
               Rebased rebased =
-                  Rebase.of(path, placement, placement.settled(), wanted, library, Showing.BOUND);
+                  Rebase.of(path, placement, placement.bound(), wanted, library, Showing.BOUND);
               Map<String, Settlement> decisions = new HashMap<>();
               for (Question question : rebased.allQuestions()) {
                 decided

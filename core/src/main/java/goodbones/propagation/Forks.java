@@ -1,18 +1,18 @@
 package goodbones.propagation;
 
 import goodbones.document.Aspect;
+import goodbones.document.Layer;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Library;
-import goodbones.library.Picks;
+import goodbones.library.Translation;
 import goodbones.library.Variants;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
-import java.util.TreeMap;
+import java.util.Set;
 import java.util.function.Function;
 
 /**
@@ -21,26 +21,26 @@ import java.util.function.Function;
  */
 final class Forks {
   private final Placement stored;
-  private final int settled;
-  private final Way way;
+  private final int shownNow;
   private final Library library;
+  private final Translation translation;
   private final Function<Placement, Rebased> rebased;
 
   /**
    * @param stored the placement as it is kept
-   * @param way from the revision that it is settled on
+   * @param translation of it to the revision that is to be shown
    * @param rebased rebases it as it would have been
    */
   Forks(
       Placement stored,
-      int settled,
-      Way way,
+      int shownNow,
       Library library,
+      Translation translation,
       Function<Placement, Rebased> rebased) {
     this.stored = stored;
-    this.settled = settled;
-    this.way = way;
+    this.shownNow = shownNow;
     this.library = library;
+    this.translation = translation;
     this.rebased = rebased;
   }
 
@@ -51,42 +51,32 @@ final class Forks {
 
   /** To stay with a variant that is gone is to have what it did as local changes. */
   Map<Settlement, Rebased> variantGone(LocalKey variant) {
-    Placement spelledOut = stored;
-    for (LocalKey key : storedKeys(variant)) {
-      spelledOut =
-          Variants.spelledOut(
-              library.expanded(stored.pieceId(), settled, Picks.of(stored)), spelledOut, key);
-    }
+    LocalKey at = translation.stored(variant).orElseThrow();
+    int made = Optional.of(stored.changes().get(at)).map(LocalChange::madeOn).orElseThrow();
+    int from = made == 0 ? shownNow : made;
+    Translation then = Translation.of(library, stored, from);
+    Layer spelledOut =
+        Variants.spelledOut(
+            library.expanded(stored.pieceId(), from, then.picks()), then.layer(), at);
     return Map.of(
         Settlement.STAY,
-        rebased.apply(spelledOut),
+        rebased.apply(then.storing(stored, spelledOut, Set.of())),
         Settlement.TAKE,
         rebased.apply(without(variant)));
   }
 
   /** To stay with a part that the library switched off is to switch it on here. */
-  Map<Settlement, Rebased> switchedOff(NodeId part) {
-    LocalKey on = way.backwards(new LocalKey(part, Aspect.SWITCHED));
+  Map<Settlement, Rebased> switchedOff(NodeId part, int madeOn) {
     LocalValue shown = new LocalValue.SwitchedIs(true);
-    return Map.of(Settlement.STAY, rebased.apply(stored.withChange(on, Optional.of(shown))));
+    return Map.of(
+        Settlement.STAY,
+        rebased.apply(
+            stored.withChange(
+                new LocalKey(part, Aspect.SWITCHED), Optional.of(new LocalChange(shown, madeOn)))));
   }
 
   /** The placement without one of its changes, which is told as it is at the end of the way. */
   private Placement without(LocalKey moved) {
-    SortedMap<LocalKey, LocalValue> others = new TreeMap<>(stored.changes());
-    others.keySet().removeAll(storedKeys(moved));
-    return stored.withChanges(others);
-  }
-
-  /** The keys of what is stored that have become this one. */
-  private List<LocalKey> storedKeys(LocalKey moved) {
-    return stored.changes().keySet().stream()
-        .filter(key -> way.relocated(only(key)).changes().containsKey(moved))
-        .toList();
-  }
-
-  private Placement only(LocalKey key) {
-    return Placement.of(stored.pieceId())
-        .withChange(key, Optional.ofNullable(stored.changes().get(key)));
+    return stored.withChange(translation.stored(moved).orElseThrow(), Optional.empty());
   }
 }

@@ -1,17 +1,18 @@
 package goodbones.propagation;
 
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
-import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Library;
-import goodbones.library.Picks;
 import goodbones.library.Placements;
 import goodbones.library.Showing;
+import goodbones.library.Translation;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
+import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -46,19 +47,24 @@ public final class MadeBefore {
     if (was == null) {
       return false;
     }
-    Map<LocalKey, LocalValue> made = new TreeMap<>(placement.changes());
-    made.entrySet().removeAll(was.changes().entrySet());
     int seen = then.shownBy(was);
     int shows = now.shownBy(placement);
+    Map<LocalKey, LocalChange> made = new TreeMap<>(placement.changes());
+    made.entrySet().removeAll(was.changes().entrySet());
     if (seen == shows || made.isEmpty()) {
       return false;
     }
-    // What it was made on is seen with what the placement picks; that itself is not asked about.
-    SortedMap<LocalKey, LocalValue> picks = Picks.of(was).said();
-    picks.forEach(made::putIfAbsent);
-    Placement alone = Placement.of(placement.pieceId()).withSettled(seen).withChanges(made);
-    return Rebase.of(path, alone, seen, shows, library, now).questions().stream()
-        .flatMap(question -> question.keys().stream())
-        .anyMatch(key -> !picks.containsKey(key));
+    Set<LocalKey> others = new HashSet<>(placement.changes().keySet());
+    others.removeAll(made.keySet());
+    Set<LocalKey> standing = new HashSet<>();
+    Translation translation = Translation.of(library, placement, shows);
+    for (LocalKey key : translation.layer().changes().keySet()) {
+      if (translation.stored(key).filter(others::contains).isPresent()) {
+        standing.add(key);
+      }
+    }
+    return !Rebase.of(path, placement, seen, shows, library, now, Scope.of(standing))
+        .questions()
+        .isEmpty();
   }
 }

@@ -2,6 +2,8 @@ package goodbones.propagation;
 
 import goodbones.document.Aspect;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -12,6 +14,7 @@ import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
 import goodbones.library.Standing;
+import goodbones.library.Translation;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -57,20 +60,25 @@ public final class Rebase {
 
   private final NodeId placementId;
   private final Placement stored;
-
-  /** The same with its changes where their nodes stand in the newer revision. */
-  private final Placement placement;
-
   private final int shownNow;
   private final int to;
   private final Library library;
   private final Showing outside;
+  private final Translation translation;
+
+  /** What the placement says, as the revision that is to be shown has it. */
+  private final Layer said;
+
+  private final Scope scope;
+
+  /** From the revision that is shown until now. */
   private final Way way;
+
   private final View before;
   private final RevisionIndex last;
   private final Map<Integer, Way> ways = new HashMap<>();
   private final Set<NodeId> inserted = new HashSet<>();
-  private final Map<Integer, View> befores = new HashMap<>();
+  private final Map<Integer, View> views = new HashMap<>();
   private final View after;
   private final Slots slots;
   private final Forks forks;
@@ -87,35 +95,39 @@ public final class Rebase {
       int shownNow,
       int to,
       Library library,
-      Showing outside) {
+      Showing outside,
+      Scope scope) {
     this.placementId = placementId;
     this.stored = placement;
     this.shownNow = shownNow;
     this.to = to;
     this.library = library;
     this.outside = outside;
-    this.way = way(settled());
-    this.placement = way.relocated(placement);
-    this.last = way.last();
-    for (LocalValue value : this.placement.changes().values()) {
+    this.scope = scope;
+    this.translation = Translation.of(library, placement, to);
+    this.said = translation.layer();
+    this.last = translation.target();
+    for (LocalValue value : said.changes().values()) {
       if (value instanceof LocalValue.PlacedUnder placed) {
         placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
       }
     }
-    this.before = before(settled());
-    this.after = new View(last, this.placement);
+    this.way = wayFrom(shownNow);
+    this.before = viewFrom(shownNow);
+    this.after = new View(last, said);
     this.slots = new Slots(way, outside.fillings());
     this.forks =
         new Forks(
-            placement,
-            settled(),
-            way,
+            stored,
+            shownNow,
             library,
-            other -> Rebase.of(placementId, other, shownNow, to, library, outside));
+            translation,
+            other -> new Rebase(placementId, other, shownNow, to, library, outside, scope).run());
   }
 
   /**
-   * Rebases a placement from the revision that it is settled on.
+   * Rebases a placement from the revision that is shown now. Where that is the one that is to be
+   * shown too, every change is taken as one that an edit brings into sight.
    *
    * @param shownNow the revision that is shown now, on which it waits if there is a question left
    * @param to the revision that is to be shown
@@ -128,45 +140,74 @@ public final class Rebase {
       int to,
       Library library,
       Showing outside) {
-    return new Rebase(placementId, placement, shownNow, to, library, outside).run();
+    return of(placementId, placement, shownNow, to, library, outside, Scope.ALL);
   }
 
-  private int settled() {
-    return stored.settled() == 0 ? shownNow : stored.settled();
+  /**
+   * Rebases some of a placement's changes.
+   *
+   * @param scope which, and what they are compared with
+   */
+  static Rebased of(
+      NodeId placementId,
+      Placement placement,
+      int shownNow,
+      int to,
+      Library library,
+      Showing outside,
+      Scope scope) {
+    return new Rebase(placementId, placement, shownNow, to, library, outside, scope).run();
   }
 
-  private View before(int from) {
-    return befores.computeIfAbsent(from, f -> new View(way(f).first(), placement));
-  }
-
-  /** What was shown where a change was made. */
-  private View before(LocalKey key) {
-    return placement.dormantSince().isEmpty()
-        ? before
-        : before(placement.dormantSince().getOrDefault(key, settled()));
-  }
-
-  private Way way(int from) {
+  private Way wayFrom(int from) {
     return ways.computeIfAbsent(
         from,
         f -> {
-          // What is stored is addressed as the revision has it on which it is settled.
-          Picks there = Way.relocated(library, stored.pieceId(), settled(), f, Picks.of(stored));
+          Picks there = Translation.picks(library, stored.pieceId(), translation.picks(), to, f);
           return Way.between(library, stored.pieceId(), f, to, there);
         });
   }
 
-  /** The way of one change: from the revision that it was made on. */
+  private View viewFrom(int from) {
+    return views.computeIfAbsent(from, f -> new View(wayFrom(f).first(), said));
+  }
+
+  private int madeOn(LocalKey key) {
+    int made =
+        translation
+            .stored(key)
+            .map(at -> stored.changes().get(at))
+            .map(LocalChange::madeOn)
+            .orElse(0);
+    return made == 0 ? shownNow : made;
+  }
+
+  /**
+   * The revision from which a change is compared: its own. Going forward, what is seen was settled
+   * on the one that is shown, so that this serves as well.
+   */
+  private int from(LocalKey key) {
+    return shownNow < to && before.sees(key) ? shownNow : madeOn(key);
+  }
+
+  /** What was shown where a change was made. */
+  private View made(LocalKey key) {
+    return viewFrom(from(key));
+  }
+
+  /** The way of one change. */
   private Way way(LocalKey key) {
-    return placement.dormantSince().isEmpty()
-        ? way
-        : way(placement.dormantSince().getOrDefault(key, settled()));
+    return wayFrom(from(key));
+  }
+
+  private boolean seenBefore(LocalKey key) {
+    return shownNow == to ? made(key).sees(key) : before.sees(key);
   }
 
   private Rebased run() {
-    placement.changes().forEach((key, value) -> verdicts.put(key, verdict(key, value)));
+    said.changes().forEach((key, value) -> verdicts.put(key, judged(key, value)));
     findLeftOut();
-    new Shapes(placement, last, before, after, verdicts, this::hides, this::shape)
+    new Shapes(said, last, this::made, after, verdicts, this::hides, this::shape)
         .find()
         .forEach((id, hidden) -> alternatives.put(id, forks.withoutHiding(hidden)));
     if (!variantsGone.isEmpty()) {
@@ -174,26 +215,38 @@ public final class Rebase {
     }
     verdicts.forEach(this::ask);
     fork();
-    SortedMap<LocalKey, LocalValue> written = slots.written(placement);
+    SortedMap<LocalKey, LocalValue> written = shownNow < to ? slots.written(said) : new TreeMap<>();
     List<Question> asked = List.copyOf(questions.values());
     Settling settling =
         new Settling(
-            placementId + "\n" + settled(),
-            placement,
+            placementId + "\n" + shownNow,
+            stored,
+            translation,
             to,
-            settled(),
             library,
             outside,
-            this::before,
+            this::made,
             last,
             this::isThere,
-            key -> topmostGone(key, Optional.ofNullable(placement.changes().get(key))),
+            key -> topmostGone(key, said.at(key)),
             key -> way(key).without(key).first(),
+            scope,
             verdicts,
             asked,
             written);
     return new Rebased(
-        stored, placement, shownNow, verdicts, written, asked, alternatives, settling);
+        stored, said, seen(), shownNow, verdicts, written, asked, alternatives, settling);
+  }
+
+  private Set<LocalKey> seen() {
+    Set<LocalKey> seen = new TreeSet<>(said.changes().keySet());
+    seen.removeIf(key -> !after.sees(key));
+    return seen;
+  }
+
+  /** What is out of scope stands as it is. */
+  private Verdict judged(LocalKey key, LocalValue value) {
+    return scope.judges(key) ? verdict(key, value) : Verdict.STANDS;
   }
 
   private Verdict verdict(LocalKey key, LocalValue value) {
@@ -201,8 +254,8 @@ public final class Rebase {
     if (hides(key) && !ours && !last.has(key.node())) {
       return Verdict.DORMANT;
     }
-    View made = before(key);
-    boolean seenBefore = made.sees(key);
+    View made = made(key);
+    boolean seenBefore = seenBefore(key);
     boolean seenAfter = after.sees(key);
     if (!seenBefore && !seenAfter) {
       return Verdict.DORMANT;
@@ -244,14 +297,21 @@ public final class Rebase {
     if (last.isSiteSlot(key)) {
       return slots.forSite(key, value, revision);
     }
-    if (!last.isSlot(key) && librarySaysTheSame(way, key, value)) {
+    if (last.isSlot(key)) {
+      return scope.changed(key) && !scope.before(key).equals(Optional.of(value))
+          ? Verdict.BOTH
+          : Verdict.STANDS;
+    }
+    if (isForward(key) && librarySaysTheSame(way, key, value)) {
       return Verdict.ABSORBED;
     }
-    if (last.isSlot(key) || !revision.has(key.node())) {
+    if (!revision.has(key.node())) {
       return Verdict.STANDS;
     }
+    Optional<LocalValue> now = scope.before(key).or(() -> way.lastValue(key));
+    Optional<LocalValue> then = scope.after(key).or(() -> way.firstValue(key));
     boolean fixedNow = revision.isSlot(key);
-    return !fixedNow && way.firstValue(key).equals(way.lastValue(key))
+    return now.equals(Optional.of(value)) || !fixedNow && then.equals(now)
         ? Verdict.STANDS
         : Verdict.BOTH;
   }
@@ -276,6 +336,11 @@ public final class Rebase {
     leftOut.keySet().forEach(key -> verdicts.put(key, Verdict.GONE));
   }
 
+  /** Towards an earlier revision nothing becomes needless. */
+  private boolean isForward(LocalKey key) {
+    return from(key) < to;
+  }
+
   private static boolean isKnown(LocalValue.VariantIs is, RevisionIndex revision, NodeId root) {
     return is.variant().isEmpty()
         || revision.node(root).flatMap(n -> n.options().named(is.variant().get())).isPresent();
@@ -284,7 +349,7 @@ public final class Rebase {
   /** Whether a change takes its node out of sight. */
   private boolean hides(LocalKey key) {
     return key.aspect() instanceof Aspect.Removed
-        || placement.changes().get(key) instanceof LocalValue.SwitchedIs is && !is.on();
+        || said.changes().get(key) instanceof LocalValue.SwitchedIs is && !is.on();
   }
 
   /** A node that the library still has, or a local insert's that still has a place to stand. */
@@ -322,7 +387,7 @@ public final class Rebase {
       alternatives.put(VARIANT + variant.node(), forks.variantGone(variant));
     }
     for (NodeId part : new TreeSet<>(switchedOff.values())) {
-      alternatives.put(OFF + part, forks.switchedOff(part));
+      alternatives.put(OFF + part, forks.switchedOff(part, to));
     }
   }
 
@@ -345,7 +410,7 @@ public final class Rebase {
   }
 
   private void shape(Collection<LocalKey> keys, String id, Set<Settlement> choices) {
-    if (keys.isEmpty()) {
+    if (keys.stream().noneMatch(scope::judges)) {
       return;
     }
     List<LocalKey> list = List.copyOf(keys);
@@ -357,14 +422,14 @@ public final class Rebase {
             Verdict.SHAPE,
             list.get(0).node(),
             list,
-            before(list.get(0)).revision().value(list.get(0)),
-            Optional.ofNullable(placement.changes().get(list.get(0))),
+            made(list.get(0)).revision().value(list.get(0)),
+            Optional.ofNullable(said.changes().get(list.get(0))),
             last.value(list.get(0)),
             choices));
   }
 
   private void ask(LocalKey key, Verdict verdict) {
-    Optional<LocalValue> page = Optional.ofNullable(placement.changes().get(key));
+    Optional<LocalValue> page = said.at(key);
     Set<Settlement> either = Set.of(Settlement.STAY, Settlement.TAKE);
     if (verdict == Verdict.BOTH) {
       String id = key.toString();
@@ -377,7 +442,9 @@ public final class Rebase {
               List.of(key),
               way(key).firstValue(key),
               page,
-              last.isSiteSlot(key) ? slots.shown(key) : way(key).lastValue(key),
+              scope
+                  .before(key)
+                  .or(() -> last.isSiteSlot(key) ? slots.shown(key) : way(key).lastValue(key)),
               either));
     } else if (verdict == Verdict.GONE) {
       Optional<LocalKey> variant = variantGoneAround(key);
@@ -389,7 +456,7 @@ public final class Rebase {
               .orElseGet(() -> topmostGone(leftOut.getOrDefault(key, key), page));
       String id =
           (variant.isPresent() ? VARIANT : off.isPresent() ? OFF : "gone ")
-              + (variant.isPresent() || off.isPresent() ? top : likeOthers(top, before(key)));
+              + (variant.isPresent() || off.isPresent() ? top : likeOthers(top, made(key)));
       List<LocalKey> keys =
           new ArrayList<>(
               Optional.ofNullable(questions.get(id)).map(Question::keys).orElse(List.of()));
@@ -415,7 +482,7 @@ public final class Rebase {
       gone = placed.parent();
     }
     Set<NodeId> climbed = new HashSet<>();
-    Standing stood = before(key).standing();
+    Standing stood = made(key).standing();
     Optional<NodeId> parent = stood.parent(gone);
     while (parent.isPresent() && climbed.add(gone) && !isThere(parent.get())) {
       gone = parent.get();

@@ -1,5 +1,6 @@
 package goodbones.propagation;
 
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Pin;
@@ -9,15 +10,15 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
-import java.util.TreeMap;
 
 /**
  * The outcome of a rebase: a verdict for every local change, and what there is to decide.
  *
  * @param before the placement as it stood
- * @param moved the same with its changes where their nodes stand in the newer revision; verdicts
- *     and questions name them so
+ * @param said what it says, as the newer revision has it; verdicts and questions name it so
+ * @param seen the keys of what would be seen, addressed likewise
  * @param from the revision that it showed
  * @param questions what there is to decide in any case
  * @param alternatives by the id of a question whose answer changes what is seen: the outcome under
@@ -27,7 +28,8 @@ import java.util.TreeMap;
  */
 public record Rebased(
     Placement before,
-    Placement moved,
+    Layer said,
+    Set<LocalKey> seen,
     int from,
     SortedMap<LocalKey, Verdict> verdicts,
     SortedMap<LocalKey, LocalValue> written,
@@ -35,6 +37,7 @@ public record Rebased(
     Map<String, Map<Settlement, Rebased>> alternatives,
     Settling settling) {
   public Rebased {
+    seen = Set.copyOf(seen);
     questions = List.copyOf(questions);
     alternatives = Collections.unmodifiableMap(new LinkedHashMap<>(alternatives));
   }
@@ -60,7 +63,7 @@ public record Rebased(
   }
 
   /** The outcome under the answers that change what is seen. */
-  private Rebased under(Map<String, Settlement> decisions) {
+  Rebased under(Map<String, Settlement> decisions) {
     for (Map.Entry<String, Map<Settlement, Rebased>> alternative : alternatives.entrySet()) {
       Settlement answer = decisions.get(alternative.getKey());
       Rebased then = answer == null ? null : alternative.getValue().get(answer);
@@ -94,12 +97,12 @@ public record Rebased(
    */
   public Placement settled(Map<String, Settlement> decisions) {
     return open(decisions).isEmpty()
-        ? unlessTheSame(under(decisions).settling.settle(decisions))
+        ? under(decisions).settling.settle(decisions)
         : before.withPin(Optional.of(new Pin(from, Pin.Reason.WAITING)));
   }
 
   /**
-   * The placement settled on the newer revision, also where nothing of it changes.
+   * The placement bound to the newer revision.
    *
    * @param decisions a settlement for each question's id
    * @throws IllegalArgumentException if a question is left open
@@ -108,30 +111,6 @@ public record Rebased(
     if (!open(decisions).isEmpty()) {
       throw new IllegalArgumentException("undecided: " + open(decisions).get(0).id());
     }
-    return under(decisions).settling.settle(decisions);
-  }
-
-  /** What is clean need not be written; an answer is. */
-  private Placement unlessTheSame(Placement after) {
-    boolean same =
-        after.pieceId().equals(before.pieceId())
-            && after.pin().equals(before.pin())
-            && after.changes().equals(before.changes())
-            && after.order().equals(before.order())
-            && after.left().equals(before.left());
-    return questions.isEmpty() && same ? before : after;
-  }
-
-  /** The same placement and revisions with some questions only; nothing else changes or asks. */
-  Rebased restrictedTo(SortedMap<LocalKey, Verdict> fewerVerdicts, List<Question> fewerQuestions) {
-    return new Rebased(
-        before,
-        moved,
-        from,
-        fewerVerdicts,
-        new TreeMap<>(),
-        fewerQuestions,
-        Map.of(),
-        settling.restrictedTo(fewerVerdicts, fewerQuestions));
+    return under(decisions).settling.bound(decisions);
   }
 }

@@ -1,14 +1,18 @@
 package goodbones.propagation;
 
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.library.AsksFirst;
 import goodbones.library.Library;
 import goodbones.library.Settler;
 import goodbones.library.Showing;
+import goodbones.library.Translation;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** Settles placements by rebasing them through every revision on the way. */
 public final class Rebasing implements Settler {
@@ -24,20 +28,42 @@ public final class Rebasing implements Settler {
   }
 
   @Override
-  public Placement settle(NodeId id, Placement placement, int shown, boolean pagesOwn) {
-    Rebased rebased = rebased(id, placement, shown);
-    return rebased.settled(pagesOwn ? rebased.pagesOwn() : Map.of());
+  public Placement moved(NodeId id, Placement placement, int from, int to) {
+    return Rebase.of(id, placement, from, to, library, showing).settled(Map.of());
   }
 
   @Override
-  public Set<LocalKey> dormant(NodeId id, Placement placement, int shown) {
-    return rebased(id, placement, shown).verdicts().entrySet().stream()
-        .filter(verdict -> verdict.getValue() == Verdict.DORMANT)
-        .map(Map.Entry::getKey)
-        .collect(Collectors.toSet());
+  public Placement edited(
+      NodeId id, Placement before, Placement after, int shown, boolean pagesOwn) {
+    if (after.changes().values().stream().allMatch(change -> isMadeOn(change, shown))) {
+      return after;
+    }
+    Rebased then = Rebase.of(id, before, shown, shown, library, showing);
+    Rebased now = Rebase.of(id, after, shown, shown, library, showing);
+    Translation was = Translation.of(library, before, shown);
+    Translation is = Translation.of(library, after, shown);
+    Set<LocalKey> standing = new HashSet<>(now.verdicts().keySet());
+    standing.removeIf(
+        key ->
+            !change(is, after, key).equals(change(was, before, key))
+                || then.verdicts().get(key) == Verdict.DORMANT
+                || now.seen().contains(key) && !then.seen().contains(key));
+    Rebased settled = Rebase.of(id, after, shown, shown, library, showing, Scope.of(standing));
+    Map<String, Settlement> answers = pagesOwn ? settled.pagesOwn() : Map.of();
+    if (!settled.open(answers).isEmpty()) {
+      throw new AsksFirst(
+          id,
+          "What would be seen again was changed here on an earlier revision of the piece, and the"
+              + " library changed or removed the same since. Nothing was changed yet.");
+    }
+    return settled.settled(answers).withPin(after.pin());
   }
 
-  private Rebased rebased(NodeId id, Placement placement, int shown) {
-    return Rebase.of(id, placement, placement.settled(), shown, library, showing);
+  private static Optional<LocalChange> change(Translation at, Placement placement, LocalKey key) {
+    return at.stored(key).map(stored -> placement.changes().get(stored));
+  }
+
+  private static boolean isMadeOn(LocalChange change, int shown) {
+    return change.madeOn() == 0 || change.madeOn() == shown;
   }
 }

@@ -86,12 +86,15 @@ public final class Replacement {
             path,
             exchange.of(placement, showing.shownBy(placement), other),
             showing,
-            other.settled());
+            other.bound());
     SortedMap<LocalKey, LocalValue> kept =
-        Optional.ofNullable(exchange.tray(after, after.settled()).get(pieceId))
+        Optional.ofNullable(
+                exchange
+                    .tray(after, showing == Showing.BOUND ? after.bound() : showing.shownBy(after))
+                    .get(pieceId))
             .orElseGet(TreeMap::new);
     int fillings =
-        (int) placement.changes().values().stream().filter(Replacement::isFilling).count();
+        (int) placement.layer().changes().values().stream().filter(Replacement::isFilling).count();
     return new Replaced(
         path,
         placement,
@@ -106,13 +109,16 @@ public final class Replacement {
    * about it waits on a page, and stays bound where it is in a piece.
    */
   private Placement settled(NodeId path, Placement placement, Showing showing, int shown) {
-    if (placement.settled() == shown) {
+    if (placement.bound() == shown) {
       return placement;
     }
     Placement after =
         new Rebasing(library, showing)
-            .settle(path, placement.withPin(Optional.empty()), shown, false);
-    return showing == Showing.BOUND ? after.withPin(Optional.empty()) : after;
+            .moved(path, placement.withPin(Optional.empty()), placement.bound(), shown);
+    boolean follows = after.pin().isEmpty();
+    return showing == Showing.BOUND
+        ? after.withPin(Optional.empty()).withBound(follows ? shown : placement.bound())
+        : after;
   }
 
   private static boolean isFilling(LocalValue value) {

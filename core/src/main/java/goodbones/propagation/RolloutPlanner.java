@@ -10,6 +10,7 @@ import goodbones.library.Picks;
 import goodbones.library.Placements;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Shown;
+import goodbones.library.Translation;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -74,7 +75,8 @@ public final class RolloutPlanner {
               Integer to = release.revisions().get(piece);
               int from = site.adopted().shownBy(placement);
               if (to != null && from != to) {
-                Way way = Way.between(library, piece, from, to, Picks.of(placement));
+                Picks picks = Translation.picks(library, placement, from);
+                Way way = Way.between(library, piece, from, to, picks);
                 steps.put(path, new Step(placement, from, to, way));
               }
             });
@@ -90,7 +92,10 @@ public final class RolloutPlanner {
                 (path, step) -> {
                   if (!step.isHeld()) {
                     words.goes(
-                        new SiteQuestion.Place(page.pageId(), path), step.placement(), step.way());
+                        new SiteQuestion.Place(page.pageId(), path),
+                        step.placement().pieceId(),
+                        Translation.layer(library, step.placement(), step.to()),
+                        step.way());
                   }
                 }));
     if (words.isAny()) {
@@ -102,7 +107,8 @@ public final class RolloutPlanner {
                         if (!onPage.containsKey(path)) {
                           words.shows(
                               new SiteQuestion.Place(page.pageId(), path),
-                              placement,
+                              Translation.layer(
+                                  library, placement, site.adopted().shownBy(placement)),
                               shown(site, placement));
                         }
                       }));
@@ -112,7 +118,9 @@ public final class RolloutPlanner {
 
   private RevisionIndex shown(SiteNow site, Placement placement) {
     int revision = site.adopted().shownBy(placement);
-    return library.expanded(placement.pieceId(), revision, Picks.of(placement)).index();
+    return library
+        .expanded(placement.pieceId(), revision, Translation.picks(library, placement, revision))
+        .index();
   }
 
   private List<PlacementPlan> plan(
@@ -212,8 +220,11 @@ public final class RolloutPlanner {
       return PlacementPlan.Status.NOTHING_TO_SEE;
     }
     Placement placement = c.step().placement();
+    int from = c.step().from();
     RevisionIndex shown =
-        library.expanded(placement.pieceId(), c.step().from(), Picks.of(placement)).index();
+        library
+            .expanded(placement.pieceId(), from, Translation.picks(library, placement, from))
+            .index();
     boolean stand =
         rebased.verdicts().entrySet().stream()
             .anyMatch(e -> e.getValue() == Verdict.STANDS && !shown.isSlot(e.getKey()));

@@ -2,6 +2,8 @@ package goodbones.propagation;
 
 import goodbones.document.Aspect;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -17,6 +19,7 @@ import goodbones.library.Placements;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
 import goodbones.library.Standing;
+import goodbones.library.Translation;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -32,20 +35,19 @@ import java.util.function.Predicate;
 
 /** Makes the placement that the verdicts and the decisions lead to. */
 final class Settling {
-  /** Stands for what was made on the revision that the placement is settled on. */
-  private static final LocalKey ANY = new LocalKey(NodeId.of("any"), Aspect.PLACED);
-
   private final String seed;
   private final Placement placement;
+  private final Translation translation;
+  private final Layer said;
   private final int to;
-  private final int from;
   private final Library library;
   private final Showing outside;
-  private final Function<LocalKey, View> before;
+  private final Function<LocalKey, View> made;
   private final RevisionIndex last;
   private final Predicate<NodeId> isThere;
   private final Function<LocalKey, NodeId> topmostGone;
   private final Function<LocalKey, RevisionIndex> without;
+  private final Scope scope;
 
   /** The parents whose order one of the answers has written. */
   private final Set<NodeId> ordered = new HashSet<>();
@@ -56,101 +58,95 @@ final class Settling {
 
   /**
    * @param seed what makes the ids of nodes that are kept unique to this placement and step
+   * @param placement as it is stored
+   * @param translation of it to the revision that is to be shown
    */
   Settling(
       String seed,
       Placement placement,
+      Translation translation,
       int to,
-      int from,
       Library library,
       Showing outside,
-      Function<LocalKey, View> before,
+      Function<LocalKey, View> made,
       RevisionIndex last,
       Predicate<NodeId> isThere,
       Function<LocalKey, NodeId> topmostGone,
       Function<LocalKey, RevisionIndex> without,
+      Scope scope,
       SortedMap<LocalKey, Verdict> verdicts,
       List<Question> questions,
       SortedMap<LocalKey, LocalValue> written) {
     this.seed = seed;
     this.placement = placement;
+    this.translation = translation;
+    this.said = translation.layer();
     this.to = to;
-    this.from = from;
     this.library = library;
     this.outside = outside;
-    this.before = before;
+    this.made = made;
     this.last = last;
     this.isThere = isThere;
     this.topmostGone = topmostGone;
     this.without = without;
+    this.scope = scope;
     this.verdicts = verdicts;
     this.questions = questions;
     this.written = written;
   }
 
-  Settling restrictedTo(SortedMap<LocalKey, Verdict> fewerVerdicts, List<Question> fewerQuestions) {
-    return new Settling(
-        seed,
-        placement,
-        to,
-        from,
-        library,
-        outside,
-        before,
-        last,
-        isThere,
-        topmostGone,
-        without,
-        fewerVerdicts,
-        fewerQuestions,
-        new TreeMap<>());
-  }
-
-  /** Every question must be settled. */
+  /**
+   * Every question must be settled. What stands is stored as it was; what is answered is made on
+   * the revision that it was asked about.
+   */
   Placement settle(Map<String, Settlement> decisions) {
-    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
+    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(said.changes());
     changes.keySet().removeIf(key -> verdicts.get(key) == Verdict.ABSORBED);
     changes.putAll(written);
-    SortedMap<NodeId, List<NodeId>> order = new TreeMap<>(placement.order());
+    SortedMap<NodeId, List<NodeId>> order = new TreeMap<>(said.order());
+    Set<LocalKey> answered = new HashSet<>();
     ordered.clear();
     for (Question question : questions) {
       boolean take = decisions.get(question.id()) == Settlement.TAKE;
       if (take && !Rebase.keeps(question)) {
-        question.keys().forEach(changes::remove);
+        question.keys().forEach(key -> take(key, changes));
       } else if (!take && question.verdict() == Verdict.GONE) {
         keepAsOwn(question, changes, order);
+      } else {
+        answered.addAll(question.keys());
       }
     }
     // Several answers together can make a loop that none of them makes alone.
     SortedMap<LocalKey, LocalValue> settled =
-        LoopBreaking.of(last, changes, before.apply(ANY).standing());
-    return new Placement(
-        placement.pieceId(),
-        to,
-        Optional.empty(),
-        settled,
-        order,
-        dormantSince(settled),
-        placement.left());
+        LoopBreaking.of(last, changes, made.apply(firstKey()).standing());
+    return translation
+        .storing(placement, new Layer(settled, order), answered)
+        .withPin(Optional.empty());
   }
 
-  /** What stays dormant keeps the revision that it was made on. */
-  private SortedMap<LocalKey, Integer> dormantSince(SortedMap<LocalKey, LocalValue> changes) {
-    SortedMap<LocalKey, Integer> since = new TreeMap<>();
-    for (LocalKey key : changes.keySet()) {
-      int made = placement.dormantSince().getOrDefault(key, from);
-      if (verdicts.get(key) == Verdict.DORMANT && made != to) {
-        since.put(key, made);
-      }
-    }
-    return since;
+  /** The same, naming the revision. */
+  Placement bound(Map<String, Settlement> decisions) {
+    return settle(decisions).withBound(to);
+  }
+
+  private LocalKey firstKey() {
+    return questions.stream()
+        .flatMap(question -> question.keys().stream())
+        .findFirst()
+        .or(() -> said.changes().keySet().stream().findFirst())
+        .orElseGet(() -> new LocalKey(last.root().id(), Aspect.REMOVED));
+  }
+
+  /** The library's; where something is taken back, what stood before it. */
+  private void take(LocalKey key, Map<LocalKey, LocalValue> changes) {
+    scope.before(key).ifPresentOrElse(value -> changes.put(key, value), () -> changes.remove(key));
   }
 
   /** Where it stood in several items, it becomes each item's own. */
   private void keepAsOwn(
       Question question, SortedMap<LocalKey, LocalValue> changes, Map<NodeId, List<NodeId>> order) {
     Map<NodeId, List<LocalKey>> tops = new TreeMap<>();
-    View then = before.apply(question.keys().get(0));
+    View then = made.apply(question.keys().get(0));
     for (LocalKey key : question.keys()) {
       if (changes.get(key) instanceof LocalValue.ItemsAre items && last.has(key.node())) {
         // It is there and no list any more: what was added to it stays in it.
@@ -225,22 +221,22 @@ final class Settling {
     Optional<Node> shown = then.shown(item);
     NodeId path = item.beside(fresh(item));
     LocalKey items = new LocalKey(list, Aspect.ITEMS);
-    Optional<Placement> said =
+    Optional<Placement> alike =
         shown.flatMap(
             member ->
                 Items.like(
                     library,
                     placement.pieceId(),
                     to,
-                    Picks.of(placement.withChanges(changes)),
+                    Picks.of(changes),
                     list,
                     path,
                     member,
                     lifting(then)));
-    if (said.isPresent()) {
-      Placement like = said.get();
+    if (alike.isPresent()) {
+      Placement like = alike.get();
       keys.forEach(changes::remove);
-      Placement there = like.within(path);
+      Layer there = like.within(path).layer();
       changes.putAll(there.changes());
       changes.putAll(Items.content(shown.get(), path));
       order.putAll(there.order());
@@ -259,12 +255,16 @@ final class Settling {
       own.add(path.own());
       changes.put(items, new LocalValue.ItemsAre(ids, own));
     }
-    return said.isPresent();
+    return alike.isPresent();
   }
 
   private Lifting lifting(View then) {
     return new Lifting(
-        library, outside, this::fresh, placement.changes(), id -> !then.revision().has(id));
+        library, outside, this::fresh, around(), Optional.empty(), id -> !then.revision().has(id));
+  }
+
+  private Map<LocalKey, LocalChange> around() {
+    return placement.saying(said, to).changes();
   }
 
   /**
@@ -326,14 +326,14 @@ final class Settling {
 
   /** What the page itself has put in there asks by itself where it cannot follow by itself. */
   private Placement staying(NodeId path, Placement own) {
-    if (own.pin().isPresent() || own.settled() == 0) {
+    int from = own.latestMadeOn();
+    if (own.pin().isPresent() || from == 0) {
       return own;
     }
     int there = outside.shownBy(own);
     boolean follows =
-        there == own.settled()
-            || Rebase.of(path, own, own.settled(), there, library, outside).questions().isEmpty();
-    return follows ? own : own.withPin(Optional.of(new Pin(own.settled(), Pin.Reason.WAITING)));
+        there == from || Rebase.of(path, own, from, there, library, outside).questions().isEmpty();
+    return follows ? own : own.withPin(Optional.of(new Pin(from, Pin.Reason.WAITING)));
   }
 
   private NodeId survivor(NodeId gone, Standing stood) {
@@ -367,7 +367,7 @@ final class Settling {
   }
 
   private boolean isPutThere(NodeId id) {
-    return placement.changes().containsKey(new LocalKey(id, Aspect.PLACED));
+    return said.changes().containsKey(new LocalKey(id, Aspect.PLACED));
   }
 
   private static Node whole(Node node, Set<NodeId> copied) {

@@ -2,11 +2,11 @@ package goodbones.propagation;
 
 import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.library.Members;
 import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
@@ -35,9 +35,9 @@ final class Shapes {
     void shape(Collection<LocalKey> keys, String id, Set<Settlement> choices);
   }
 
-  private final Placement placement;
+  private final Layer said;
   private final RevisionIndex last;
-  private final View before;
+  private final Function<LocalKey, View> made;
   private final View after;
   private final SortedMap<LocalKey, Verdict> verdicts;
   private final Predicate<LocalKey> hides;
@@ -45,20 +45,21 @@ final class Shapes {
   private final Map<String, LocalKey> hidden = new LinkedHashMap<>();
 
   /**
+   * @param made what was shown where a change was made
    * @param verdicts as they are; what is found changes them
    * @param hides whether a change takes its node out of sight
    */
   Shapes(
-      Placement placement,
+      Layer said,
       RevisionIndex last,
-      View before,
+      Function<LocalKey, View> made,
       View after,
       SortedMap<LocalKey, Verdict> verdicts,
       Predicate<LocalKey> hides,
       Found found) {
-    this.placement = placement;
+    this.said = said;
     this.last = last;
-    this.before = before;
+    this.made = made;
     this.after = after;
     this.verdicts = verdicts;
     this.hides = hides;
@@ -80,7 +81,7 @@ final class Shapes {
   private void checkLoops() {
     SortedMap<LocalKey, LocalValue> standing = withoutMovesThatGiveWay();
     Set<NodeId> looping =
-        standing == placement.changes()
+        standing == said.changes()
             ? after.standing().loops()
             : new Standing(last, standing).loops();
     if (looping.isEmpty()) {
@@ -90,7 +91,8 @@ final class Shapes {
         standing.keySet().stream()
             .filter(key -> isPlaced(key) && looping.contains(key.node()))
             .toList();
-    SortedMap<LocalKey, LocalValue> broken = LoopBreaking.of(last, standing, before.standing());
+    SortedMap<LocalKey, LocalValue> broken =
+        LoopBreaking.of(last, standing, made.apply(keys.get(0)).standing());
     boolean canStay = new Standing(last, broken).loops().isEmpty();
     found.shape(
         keys,
@@ -102,12 +104,12 @@ final class Shapes {
   private SortedMap<LocalKey, LocalValue> withoutMovesThatGiveWay() {
     for (Map.Entry<LocalKey, Verdict> each : verdicts.entrySet()) {
       if (givesWay(each.getValue()) && isPlaced(each.getKey())) {
-        SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(placement.changes());
+        SortedMap<LocalKey, LocalValue> standing = new TreeMap<>(said.changes());
         standing.keySet().removeIf(key -> isPlaced(key) && givesWay(verdicts.get(key)));
         return standing;
       }
     }
-    return placement.changes();
+    return said.changes();
   }
 
   private static boolean isPlaced(LocalKey key) {
@@ -121,9 +123,10 @@ final class Shapes {
   private void checkRemovals() {
     for (LocalKey key : List.copyOf(verdicts.keySet())) {
       if (hides.test(key) && verdicts.get(key) == Verdict.STANDS) {
-        Set<NodeId> inside = before.standing().below(key.node());
+        View then = made.apply(key);
+        Set<NodeId> inside = then.standing().below(key.node());
         Set<NodeId> now = after.standing().below(key.node());
-        if (isOneMovedOut(inside, now) || isOneMovedOut(now, inside)) {
+        if (isOneMovedOut(then, inside, now) || isOneMovedOut(then, now, inside)) {
           String id = key.aspect() + " " + key.node();
           found.shape(List.of(key), id, Set.of(Settlement.STAY, Settlement.TAKE));
           hidden.put(id, key);
@@ -132,9 +135,9 @@ final class Shapes {
     }
   }
 
-  private boolean isOneMovedOut(Set<NodeId> from, Set<NodeId> to) {
+  private boolean isOneMovedOut(View then, Set<NodeId> from, Set<NodeId> to) {
     for (NodeId id : from) {
-      if (!to.contains(id) && before.revision().has(id) && last.has(id)) {
+      if (!to.contains(id) && then.revision().has(id) && last.has(id)) {
         return true;
       }
     }
@@ -146,7 +149,7 @@ final class Shapes {
     Set<NodeId> parents = new TreeSet<>();
     Map<NodeId, List<LocalKey>> moved = new HashMap<>();
     boolean allHold = true;
-    for (Map.Entry<LocalKey, LocalValue> change : placement.changes().entrySet()) {
+    for (Map.Entry<LocalKey, LocalValue> change : said.changes().entrySet()) {
       LocalKey key = change.getKey();
       Verdict verdict = verdicts.get(key);
       allHold &= verdict == Verdict.STANDS || verdict == Verdict.DORMANT || !isOfTree(key);
@@ -178,8 +181,8 @@ final class Shapes {
 
   /** What would be shown with what stands, and nothing else. */
   private Overlay standing() {
-    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(placement.changes());
+    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(said.changes());
     changes.keySet().removeIf(key -> verdicts.get(key) != Verdict.STANDS);
-    return new Overlay(last, placement.withChanges(changes));
+    return new Overlay(last, said.withChanges(changes));
   }
 }

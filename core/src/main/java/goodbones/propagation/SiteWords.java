@@ -2,10 +2,10 @@ package goodbones.propagation;
 
 import goodbones.document.Aspect;
 import goodbones.document.FieldValue;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.library.RevisionIndex;
 import goodbones.library.SiteFillings;
 import java.util.ArrayList;
@@ -54,34 +54,37 @@ final class SiteWords {
     this.decided = decided;
   }
 
-  /** A placement that goes on, and the way that it goes. */
-  void goes(SiteQuestion.Place place, Placement placement, Way way) {
+  /**
+   * A placement that goes on.
+   *
+   * @param said what it says, as the end of its way has it
+   */
+  void goes(SiteQuestion.Place place, String pieceId, Layer said, Way way) {
     RevisionIndex last = way.last();
     RevisionIndex first = way.first();
     if (last.siteSlots().isEmpty() && first.siteSlots().isEmpty()) {
       return;
     }
-    Placement moved = way.relocated(placement);
-    View view = new View(first, moved);
-    View after = new View(last, moved);
+    View view = new View(first, said);
+    View after = new View(last, said);
     for (LocalKey key : first.siteSlots()) {
       FieldValue value = ofSite.filled().get(slot(key));
-      boolean here = value != null && !moved.changes().containsKey(key);
+      boolean here = value != null && !said.changes().containsKey(key);
       if (here && view.sees(key) && !(after.sees(key) && isRead(last, key))) {
         gone.merge(
             slot(key),
-            new OutOfSight(placement.pieceId(), key.node(), slot(key), value, List.of(place)),
+            new OutOfSight(pieceId, key.node(), slot(key), value, List.of(place)),
             SiteWords::together);
       }
     }
     for (LocalKey key : last.siteSlots()) {
       boolean becomes = first.has(key.node()) && !first.isSiteSlot(key);
       if (becomes && view.sees(key) && !isFilled(key)) {
-        shown(key, moved, first, last)
+        shown(key, said, first, last)
             .ifPresent(
                 value ->
                     becoming
-                        .computeIfAbsent(slot(key), s -> new Slot(placement.pieceId(), key.node()))
+                        .computeIfAbsent(slot(key), s -> new Slot(pieceId, key.node()))
                         .add(value, place));
       }
     }
@@ -104,10 +107,10 @@ final class SiteWords {
   }
 
   /** A placement that shows the slot as one of the whole site already; it shows the library's. */
-  void shows(SiteQuestion.Place place, Placement placement, RevisionIndex revision) {
+  void shows(SiteQuestion.Place place, Layer said, RevisionIndex revision) {
     for (LocalKey key : revision.siteSlots()) {
       Slot slot = becoming.get(slot(key));
-      if (slot != null && !placement.changes().containsKey(key)) {
+      if (slot != null && !said.changes().containsKey(key)) {
         slot.add(Optional.empty(), place);
       }
     }
@@ -131,11 +134,11 @@ final class SiteWords {
    * what was taken away here.
    */
   private static Optional<Optional<FieldValue>> shown(
-      LocalKey key, Placement moved, RevisionIndex first, RevisionIndex last) {
+      LocalKey key, Layer said, RevisionIndex first, RevisionIndex last) {
     Optional<LocalValue> library = last.value(key);
-    Optional<LocalValue> own = Optional.ofNullable(moved.changes().get(key));
-    Optional<LocalValue> said = own.isEmpty() && first.isSlot(key) ? library : own;
-    Optional<LocalValue> shown = said.or(() -> first.value(key));
+    Optional<LocalValue> own = said.at(key);
+    Optional<LocalValue> filling = own.isEmpty() && first.isSlot(key) ? library : own;
+    Optional<LocalValue> shown = filling.or(() -> first.value(key));
     if (shown.equals(library)) {
       return Optional.of(Optional.empty());
     }
@@ -223,7 +226,7 @@ final class SiteWords {
   }
 
   private static boolean isCleared(Rebased rebased, LocalKey key) {
-    return rebased.moved().changes().get(key) instanceof LocalValue.ContentIs is
+    return rebased.said().changes().get(key) instanceof LocalValue.ContentIs is
         && is.value().isEmpty();
   }
 }

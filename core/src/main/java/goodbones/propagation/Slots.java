@@ -1,9 +1,9 @@
 package goodbones.propagation;
 
 import goodbones.document.Aspect;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
-import goodbones.document.Placement;
 import goodbones.library.RevisionIndex;
 import goodbones.library.SiteFillings;
 import java.util.Optional;
@@ -53,7 +53,7 @@ final class Slots {
    * Where a fixed part became a slot, the words shown up to then become the filling; so do the
    * site's where a slot is the whole site's no more.
    */
-  SortedMap<LocalKey, LocalValue> written(Placement placement) {
+  SortedMap<LocalKey, LocalValue> written(Layer said) {
     SortedMap<LocalKey, LocalValue> written = new TreeMap<>();
     for (LocalKey key : way.newSlots()) {
       way.fixedBefore(key)
@@ -66,7 +66,7 @@ final class Slots {
         filled(key).ifPresent(value -> written.put(key, value));
       }
     }
-    written.keySet().removeAll(placement.changes().keySet());
+    written.keySet().removeAll(said.changes().keySet());
     return written;
   }
 }

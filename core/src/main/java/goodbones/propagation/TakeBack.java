@@ -2,6 +2,7 @@ package goodbones.propagation;
 
 import goodbones.document.Aspect;
 import goodbones.document.FieldValue;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
@@ -10,10 +11,9 @@ import goodbones.document.Placement;
 import goodbones.library.Adopted;
 import goodbones.library.Exchange;
 import goodbones.library.Library;
-import goodbones.library.Picks;
 import goodbones.library.Placements;
-import goodbones.library.RevisionIndex;
 import goodbones.library.SiteFillings;
+import goodbones.library.Translation;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -27,10 +27,11 @@ import java.util.TreeSet;
 /**
  * Plans taking a rollout back at a site.
  *
- * <p>What stood after the rollout, what stands now and what stood before are merged by key: where
- * nobody edited since, what stood before comes back; an edit made since stays. Where both differ,
- * or an edit since is for a node that the older revision does not have, there is a question: stay
- * with what stands now (for something gone, as the page's own), or take what stood before.
+ * <p>Taking back is a rebase too. What stands now and what stood right after the rollout are
+ * compared by what they say. Where that is the same, what stood before returns whole. Otherwise
+ * what differs was done since: it is laid on what stood before and rebased from the revision that
+ * it was made on, and asks as any change does. Where there is a question: stay with what stands now
+ * (for something gone, as the page's own), or take what stood before.
  */
 public final class TakeBack {
   private final Library library;
@@ -41,23 +42,29 @@ public final class TakeBack {
     this.rollout = rollout;
   }
 
-  /**
-   * What taking back would do at one placement.
-   *
-   * @param settled the revision that its local changes are settled on then
-   * @param dormantSince the revisions that those were made on which are dormant then
-   */
+  /** What taking back would do at one placement. */
   public record Step(
       String siteId,
       String pageId,
       NodeId placementId,
       Placement now,
-      Rebased merged,
-      int settled,
-      SortedMap<LocalKey, Integer> dormantSince,
-      List<Question> questions) {
+      List<Reset> resets,
+      Rebased back) {
     public Step {
-      questions = List.copyOf(questions);
+      resets = List.copyOf(resets);
+    }
+
+    /** What there is to decide in any case. */
+    public List<Question> questions() {
+      return questions(Map.of());
+    }
+
+    /** What there is to decide under the decisions given. */
+    List<Question> questions(Map<String, Settlement> decisions) {
+      List<Question> all = new ArrayList<>();
+      resets.forEach(reset -> all.add(reset.question()));
+      all.addAll(back.under(decisions).questions());
+      return all;
     }
 
     /**
@@ -65,26 +72,28 @@ public final class TakeBack {
      * @throws IllegalArgumentException if a question is left open
      */
     public Placement after(Map<String, Settlement> decisions) {
-      for (Question question : questions) {
+      for (Question question : questions(decisions)) {
         if (!decisions.containsKey(question.id())) {
           throw new IllegalArgumentException("“" + question.id() + "” is not decided");
         }
       }
-      Placement settled = merged.settled(decisions);
-      SortedMap<LocalKey, LocalValue> changes = new TreeMap<>(settled.changes());
-      for (Question question : questions) {
-        if (question.verdict() == Verdict.BOTH && decisions.get(question.id()) == Settlement.TAKE) {
-          LocalKey key = question.keys().get(0);
-          question.library().ifPresentOrElse(v -> changes.put(key, v), () -> changes.remove(key));
+      Placement after = back.settled(decisions).withPin(back.before().pin());
+      for (Reset reset : resets) {
+        if (decisions.get(reset.question().id()) == Settlement.TAKE) {
+          after = after.withChange(reset.key(), Optional.of(reset.stood()));
         }
       }
-      return settled
-          .withChanges(changes)
-          .withPin(merged.before().pin())
-          .withSettled(this.settled)
-          .withDormantSince(dormantSince);
+      return after;
     }
   }
+
+  /**
+   * A change that the rollout had made otherwise and that was set back to the library's since.
+   *
+   * @param key as it is stored
+   * @param stood what stood before
+   */
+  record Reset(LocalKey key, LocalChange stood, Question question) {}
 
   /**
    * @return a step for every placement of a piece that the rollout carried to the site, but for
@@ -129,17 +138,15 @@ public final class TakeBack {
             : new Exchange(library).of(now, site.adopted().shownBy(now), before);
     Adopted then = site.adopted().with(rollout.before(site.siteId())).filled(filledBefore(site));
     int to = then.shownBy(back);
-    Rebased rebased = Rebase.of(path, back, to, to, library, then);
-    boolean clean = isClean(rebased);
+    int made = back.latestMadeOn();
+    int from = made == 0 ? to : made;
     return new Step(
         site.siteId(),
         pageId,
         path,
         now,
-        rebased,
-        clean ? back.settled() : to,
-        clean ? back.dormantSince() : rebased.moved().dormantSince(),
-        rebased.questions());
+        List.of(),
+        Rebase.of(path, back, from, to, library, then));
   }
 
   /** What was held since goes on showing what it shows, with what it says there. */
@@ -167,13 +174,14 @@ public final class TakeBack {
             .filter(step -> !filling(site, step).equals(step.after()))
             .toList();
     if (!since.isEmpty()) {
-      RevisionIndex shown =
-          library.expanded(now.pieceId(), site.adopted().shownBy(now), Picks.of(now)).index();
-      for (LocalKey key : shown.siteSlots()) {
+      int number = site.adopted().shownBy(now);
+      Translation there = Translation.of(library, now, number);
+      for (LocalKey key : there.target().siteSlots()) {
         LocalKey slot = SiteFillings.key(key.node(), ((Aspect.Content) key.aspect()).field());
         for (Rollout.FilledStep step : since) {
-          if (step.slot().equals(slot) && !now.changes().containsKey(key)) {
-            with = with.withChange(key, Optional.of(new LocalValue.ContentIs(filling(site, step))));
+          if (step.slot().equals(slot) && there.layer().at(key).isEmpty()) {
+            LocalValue words = new LocalValue.ContentIs(filling(site, step));
+            with = with.withChange(key, Optional.of(new LocalChange(words, number)));
           }
         }
       }
@@ -192,117 +200,130 @@ public final class TakeBack {
       Placement stored,
       Rollout.@org.jspecify.annotations.Nullable WrittenStep written) {
     Placement now = withFilledSince(site, stored);
-    Placement before = written == null ? stored : written.before();
-    Placement after = written == null ? stored : written.after();
-    // A change of a node that only the newer revision has was made since, unless it stood before.
-    Set<LocalKey> stoodBefore = written == null ? Set.of() : before.changes().keySet();
-    List<Question> questions = new ArrayList<>();
-    Placement merged = merge(after, now, before, questions);
     String piece = now.pieceId();
     Map<String, Integer> shownBefore = rollout.before(site.siteId());
     int from = now.pin().map(Pin::revision).orElse(rollout.after(site.siteId()).get(piece));
-    int to = merged.pin().map(Pin::revision).orElse(shownBefore.get(piece));
+    Since since =
+        written == null ? unwritten(now, from, shownBefore.get(piece)) : since(now, written, from);
+    int to = since.merged().pin().map(Pin::revision).orElse(shownBefore.get(piece));
     Adopted then = site.adopted().with(shownBefore).filled(filledBefore(site));
-    Rebased rebased =
-        goneOnly(Rebase.of(path, merged.withSettled(from), from, to, library, then), stoodBefore);
-    questions.addAll(rebased.questions());
-    boolean clean = written == null && isClean(Rebase.of(path, now, from, to, library, then));
+    Scope scope = scope(since, to);
     return new Step(
         site.siteId(),
         pageId,
         path,
         now,
-        rebased,
-        clean ? now.settled() : settled(now, after, before, from, to),
-        clean ? now.dormantSince() : dormantSince(now, after, before, to),
-        questions);
+        since.resets(),
+        Rebase.of(path, since.merged(), from, to, library, then, scope));
   }
 
   /**
-   * Whether nothing need be written for what stands at a placement to hold as it is. Words that an
-   * earlier revision lets every placement fill for itself are not written into it: it had none.
+   * What was done since a rollout.
+   *
+   * @param merged what stood before, with what was done since laid on it
+   * @param keys those of what was done since, as they are stored
+   * @param after what stood right after the rollout
+   * @param before what stood before it
    */
-  private static boolean isClean(Rebased back) {
-    return back.questions().isEmpty()
-        && back.settled(Map.of())
-            .changes()
-            .entrySet()
-            .containsAll(back.before().changes().entrySet());
+  private record Since(
+      Placement merged,
+      Set<LocalKey> keys,
+      List<Reset> resets,
+      Placement after,
+      Placement before) {}
+
+  /** What was not written stood before as it does now, but for what was made on later revisions. */
+  private static Since unwritten(Placement now, int from, int to) {
+    Set<LocalKey> keys = new TreeSet<>();
+    now.changes()
+        .forEach(
+            (key, change) -> {
+              if (change.madeOn() > to && change.madeOn() <= from) {
+                keys.add(key);
+              }
+            });
+    Placement none = Placement.of(now.pieceId());
+    return new Since(now, keys, List.of(), none, none);
   }
 
-  private static SortedMap<LocalKey, Integer> dormantSince(
-      Placement now, Placement after, Placement before, int to) {
-    if (!before.equals(after) && now.settled() == after.settled()) {
-      return before.dormantSince();
-    }
-    SortedMap<LocalKey, Integer> since = new TreeMap<>(now.dormantSince());
-    since.values().removeIf(made -> made == to);
-    return since;
-  }
-
-  /**
-   * What stood before comes back as it was; where something of it comes back beside what was edited
-   * since, or where that was made on what is taken back, all is settled on what is shown.
-   */
-  private static int settled(Placement now, Placement after, Placement before, int from, int to) {
-    if (!before.equals(after)) {
-      return now.settled() == after.settled() ? before.settled() : to;
-    }
-    return now.settled() == from ? to : now.settled();
-  }
-
-  /** Only what is gone asks, and only if it was edited since; all else comes back as it was. */
-  private static Rebased goneOnly(Rebased rebased, Set<LocalKey> stoodBefore) {
-    List<Question> gone =
-        rebased.questions().stream()
-            .filter(q -> q.verdict() == Verdict.GONE)
-            .filter(q -> q.keys().stream().anyMatch(k -> !stoodBefore.contains(k)))
-            .map(q -> Rebase.isFork(q) ? q.only(Settlement.TAKE) : q)
-            .toList();
-    SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
-    rebased.verdicts().keySet().forEach(key -> verdicts.put(key, Verdict.STANDS));
-    gone.forEach(q -> q.keys().forEach(key -> verdicts.put(key, Verdict.GONE)));
-    return rebased.restrictedTo(verdicts, gone);
-  }
-
-  private static Placement merge(
-      Placement after, Placement now, Placement before, List<Question> questions) {
-    Set<LocalKey> keys = new TreeSet<>(now.changes().keySet());
-    keys.addAll(before.changes().keySet());
-    keys.addAll(after.changes().keySet());
-    SortedMap<LocalKey, LocalValue> changes = new TreeMap<>();
+  private Since since(Placement now, Rollout.WrittenStep written, int from) {
+    Placement after = written.after();
+    Placement before = written.before();
+    Translation is = Translation.of(library, now, from);
+    Translation was = Translation.of(library, after, from);
+    Translation stood = Translation.of(library, before, from);
+    Placement merged = before;
+    Set<LocalKey> done = new TreeSet<>();
+    List<Reset> resets = new ArrayList<>();
+    Set<LocalKey> keys = new TreeSet<>(is.layer().changes().keySet());
+    keys.addAll(was.layer().changes().keySet());
     for (LocalKey key : keys) {
-      Optional<LocalValue> a = Optional.ofNullable(after.changes().get(key));
-      Optional<LocalValue> n = Optional.ofNullable(now.changes().get(key));
-      Optional<LocalValue> b = Optional.ofNullable(before.changes().get(key));
-      if (!n.equals(a) && !a.equals(b) && !n.equals(b)) {
-        questions.add(
-            new Question(
-                "since " + key,
-                Verdict.BOTH,
-                key.node(),
-                List.of(key),
-                a,
-                n,
-                b,
-                Set.of(Settlement.STAY, Settlement.TAKE)));
+      Optional<LocalValue> n = is.layer().at(key);
+      Optional<LocalValue> a = was.layer().at(key);
+      if (n.equals(a)) {
+        continue;
       }
-      (n.equals(a) ? b : n).ifPresent(value -> changes.put(key, value));
-    }
-    Map<NodeId, List<NodeId>> order = new TreeMap<>(now.order());
-    Set<NodeId> parents = new TreeSet<>(now.order().keySet());
-    parents.addAll(before.order().keySet());
-    for (NodeId parent : parents) {
-      List<NodeId> n = now.order().getOrDefault(parent, List.of());
-      if (n.equals(after.order().getOrDefault(parent, List.of()))) {
-        List<NodeId> b = before.order().getOrDefault(parent, List.of());
-        order.put(parent, b);
-        if (b.isEmpty()) {
-          order.remove(parent);
+      Optional<LocalKey> had = stood.stored(key);
+      if (n.isPresent()) {
+        if (had.isPresent()) {
+          merged = merged.withChange(had.get(), Optional.empty());
+        }
+        LocalKey at = is.stored(key).orElseThrow();
+        merged = merged.withChange(at, Optional.ofNullable(now.changes().get(at)));
+        done.add(at);
+      } else if (had.isPresent()) {
+        merged = merged.withChange(had.get(), Optional.empty());
+        if (!stood.layer().at(key).equals(a)) {
+          LocalChange change = before.changes().get(had.get());
+          resets.add(new Reset(had.get(), change, reset(key, a, change.value())));
         }
       }
     }
+    merged = withOrders(merged, now, is, was, stood);
     Optional<Pin> pin = now.pin().equals(after.pin()) ? before.pin() : now.pin();
-    return now.withChanges(changes).withOrder(order).withPin(pin);
+    return new Since(merged.withPin(pin), done, resets, after, before);
+  }
+
+  private static Question reset(LocalKey key, Optional<LocalValue> after, LocalValue stood) {
+    return new Question(
+        "since " + key,
+        Verdict.BOTH,
+        key.node(),
+        List.of(key),
+        after,
+        Optional.empty(),
+        Optional.of(stood),
+        Set.of(Settlement.STAY, Settlement.TAKE));
+  }
+
+  private static Placement withOrders(
+      Placement before, Placement now, Translation is, Translation was, Translation stood) {
+    Placement merged = before;
+    Set<NodeId> parents = new TreeSet<>(is.layer().order().keySet());
+    parents.addAll(was.layer().order().keySet());
+    for (NodeId parent : parents) {
+      List<NodeId> n = is.layer().order().getOrDefault(parent, List.of());
+      if (!n.equals(was.layer().order().getOrDefault(parent, List.of()))) {
+        Optional<NodeId> had = stood.storedOrder(parent);
+        if (had.isPresent()) {
+          merged = merged.withOrder(had.get(), Optional.empty());
+        }
+        Optional<NodeId> at = is.storedOrder(parent);
+        if (at.isPresent()) {
+          merged = merged.withOrder(at.get(), Optional.ofNullable(now.order().get(at.get())));
+        }
+      }
+    }
+    return merged;
+  }
+
+  private Scope scope(Since since, int to) {
+    Translation there = Translation.of(library, since.merged(), to);
+    Set<LocalKey> standing = new TreeSet<>(there.layer().changes().keySet());
+    standing.removeIf(key -> there.stored(key).filter(since.keys()::contains).isPresent());
+    return new Scope(
+        standing,
+        Translation.layer(library, since.after(), to),
+        Translation.layer(library, since.before(), to));
   }
 }

@@ -131,17 +131,14 @@ public final class TakeBacks {
     TakeBack takeBack = new TakeBack(library, rollout);
     for (TakeBack.Step step : takeBack.plan(site)) {
       Map<String, Settlement> decisions = new HashMap<>();
-      for (Question question : step.questions()) {
-        Asked one =
-            new Asked(
-                site.siteId(),
-                step.pageId(),
-                step.placementId(),
-                step.now().pieceId(),
-                rollout.after(site.siteId()).getOrDefault(step.now().pieceId(), 0),
-                rollout.before(site.siteId()).getOrDefault(step.now().pieceId(), 0),
-                question);
-        decisions.put(question.id(), settled(one));
+      List<Question> open = step.questions(decisions);
+      // An answer can bring up what only it does.
+      while (!open.isEmpty()) {
+        open.forEach(
+            question ->
+                decisions.put(question.id(), settled(asked(rollout, site, step, question))));
+        open =
+            step.questions(decisions).stream().filter(q -> !decisions.containsKey(q.id())).toList();
       }
       written
           .computeIfAbsent(step.pageId(), page -> new HashMap<>())
@@ -154,6 +151,18 @@ public final class TakeBacks {
         site.pages().stream()
             .map(page -> written(page, written.getOrDefault(page.pageId(), Map.of())))
             .toList());
+  }
+
+  private static Asked asked(Rollout rollout, SiteNow site, TakeBack.Step step, Question question) {
+    String piece = step.now().pieceId();
+    return new Asked(
+        site.siteId(),
+        step.pageId(),
+        step.placementId(),
+        piece,
+        rollout.after(site.siteId()).getOrDefault(piece, 0),
+        rollout.before(site.siteId()).getOrDefault(piece, 0),
+        question);
   }
 
   private static SiteNow.PageNow written(SiteNow.PageNow page, Map<NodeId, Placement> placements) {

@@ -1,11 +1,11 @@
 package goodbones.propagation;
 
 import goodbones.document.Aspect;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.library.Overlay;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Standing;
@@ -19,18 +19,17 @@ import org.jspecify.annotations.Nullable;
 /** What a placement shows under a revision: where everything stands, and what of it is seen. */
 final class View {
   private final RevisionIndex revision;
-  private final Placement placement;
+  private final Layer said;
   private final Standing standing;
   private final Set<NodeId> removed = new HashSet<>();
   private final Map<NodeId, Boolean> switched = new HashMap<>();
   private @Nullable Overlay overlay;
 
-  View(RevisionIndex revision, Placement placement) {
+  View(RevisionIndex revision, Layer said) {
     this.revision = revision;
-    this.placement = placement;
-    this.standing = new Standing(revision, placement.changes());
-    placement
-        .changes()
+    this.said = said;
+    this.standing = new Standing(revision, said.changes());
+    said.changes()
         .forEach(
             (key, value) -> {
               if (value instanceof LocalValue.IsRemoved) {
@@ -54,7 +53,7 @@ final class View {
   Optional<Node> shown(NodeId id) {
     Overlay made = overlay;
     if (made == null) {
-      made = new Overlay(revision, placement, standing);
+      made = new Overlay(revision, said, standing);
       overlay = made;
     }
     return made.shown(id);

@@ -3,12 +3,12 @@ package goodbones.propagation;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
-import goodbones.document.Placement;
 import goodbones.library.Expanded;
 import goodbones.library.Library;
 import goodbones.library.Picks;
 import goodbones.library.Relocations;
 import goodbones.library.RevisionIndex;
+import goodbones.library.Translation;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -41,62 +41,25 @@ final class Way {
     this.relocations = relocations;
   }
 
-  /** What is chosen about one revision, by where it is chosen in another one. */
-  static Picks relocated(Library library, String pieceId, int from, int to, Picks picks) {
-    Picks at = picks;
-    int step = from <= to ? 1 : -1;
-    for (int number = from; number != to && !at.isEmpty(); number += step) {
-      at = own(library, pieceId, number, number + step).picks(at);
-    }
-    return at;
-  }
-
-  private static Relocations own(Library library, String pieceId, int before, int here) {
-    return since(library.expanded(pieceId, here), library.expanded(pieceId, before), here - before);
-  }
-
+  /**
+   * @param picks what is chosen, addressed as the first revision has it
+   */
   static Way between(Library library, String pieceId, int from, int to, Picks picks) {
     int step = from <= to ? 1 : -1;
-    List<Expanded> shown = new ArrayList<>();
-    List<Picks> chosen = new ArrayList<>();
-    List<Relocations> relocations = new ArrayList<>();
-    Picks at = picks;
-    for (int number = from; number != to + step; number += step) {
-      Relocations own = Relocations.NONE;
-      if (number != from && !at.isEmpty()) {
-        own = own(library, pieceId, number - step, number);
-        at = own.picks(at);
-      }
-      Expanded here = library.expanded(pieceId, number, at);
-      if (number != from) {
-        // Of what is left out here it is known too where it went.
-        relocations.add(since(here, shown.get(shown.size() - 1), step).or(own));
-      }
-      shown.add(here);
-      chosen.add(at);
-    }
+    List<Relocations> relocations = Translation.steps(library, pieceId, from, to, picks);
     List<Step> steps = new ArrayList<>();
-    for (int i = 0; i < shown.size(); i++) {
+    Picks at = picks;
+    for (int i = 0; i <= relocations.size(); i++) {
       int number = from + i * step;
-      RevisionIndex index =
-          Relocations.index(shown.get(i), relocations.subList(i, relocations.size()));
+      Expanded shown = library.expanded(pieceId, number, at);
+      RevisionIndex index = Relocations.index(shown, relocations.subList(i, relocations.size()));
       boolean absorbs = !library.revision(pieceId, number).goneBackOn();
-      steps.add(new Step(number, chosen.get(i), index, absorbs));
+      steps.add(new Step(number, at, index, absorbs));
+      if (i < relocations.size()) {
+        at = Translation.picks(library, pieceId, at, number, number + step);
+      }
     }
     return new Way(library, pieceId, steps, relocations);
-  }
-
-  private static Relocations since(Expanded here, Expanded before, int step) {
-    return step > 0 ? here.since(before) : before.since(here).inverse();
-  }
-
-  /** A placement with its changes where their nodes stand at the end of the way. */
-  Placement relocated(Placement placement) {
-    Placement moved = placement;
-    for (Relocations each : relocations) {
-      moved = each.placement(moved);
-    }
-    return moved;
   }
 
   /** Where a node of the first revision stands at the end of the way. */

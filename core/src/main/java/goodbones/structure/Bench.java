@@ -1,5 +1,6 @@
 package goodbones.structure;
 
+import goodbones.document.Edit;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -8,11 +9,11 @@ import goodbones.library.Items;
 import goodbones.library.Library;
 import goodbones.library.Lifting;
 import goodbones.library.Members;
-import goodbones.library.Picks;
 import goodbones.library.Placements;
 import goodbones.library.Relocations;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.library.Translation;
 import goodbones.style.Cascade;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
@@ -113,6 +114,7 @@ public record Bench(
     NodeId carrier = shown.carrier(item.id()).orElseThrow();
     NodeId list = shown.members().parentOf(item.id()).orElseThrow().id();
     Node fresh = Node.item(ids.get()).withContent(item.content());
+    Node unfilled = unfilled().members().find(item.id()).orElse(item);
     return Optional.ofNullable(Placements.of(stored).get(carrier))
         .flatMap(
             placement ->
@@ -120,10 +122,10 @@ public record Bench(
                     library,
                     placement.pieceId(),
                     showing.shownBy(placement),
-                    Picks.of(placement),
+                    Translation.picks(library, placement, showing.shownBy(placement)),
                     list.from(carrier),
                     item.id().from(carrier).beside(fresh.id()),
-                    item,
+                    unfilled,
                     lifting(item.id(), fresh())))
         .map(fresh::withPlacement)
         .orElse(fresh);
@@ -148,6 +150,47 @@ public record Bench(
     return id.isInside()
         ? lifting(node.id(), derived(shown.carrier(id).orElseThrow())).lifted(taken(id))
         : stored.find(id).orElse(node);
+  }
+
+  /**
+   * A copy with what fills slots of the whole site in it.
+   *
+   * @param fillings fill the same slots of the copy
+   */
+  record Copied(Node node, List<Edit> fillings) {
+    Copied {
+      fillings = List.copyOf(fillings);
+    }
+  }
+
+  /** A node as it is to be kept as a piece: its slots of the whole site stay slots. */
+  Copied toKeep(Node node) {
+    NodeId id = shown.outward(node.id());
+    if (!id.isInside() || item(node).isPresent()) {
+      return new Copied(toCopy(node), List.of());
+    }
+    UnaryOperator<NodeId> newIds = derived(shown.carrier(id).orElseThrow());
+    Showing bare = showing.withoutFillings();
+    Node copy = Lifting.from(stored, shown, library, bare, newIds, node.id()).lifted(taken(id));
+    List<Edit> fillings = new ArrayList<>();
+    member(id)
+        .walk(
+            each -> {
+              for (String field : each.options().siteSlots()) {
+                NodeId there = newIds.apply(each.id());
+                boolean plain = copy.find(there).isPresent();
+                showing
+                    .fillings()
+                    .of(each.id(), field)
+                    .filter(value -> plain && showing.fillings().of(there, field).isEmpty())
+                    .ifPresent(
+                        value ->
+                            fillings.add(
+                                new Edit.FillSite(
+                                    there, field, Optional.of(value), Optional.empty())));
+              }
+            });
+    return new Copied(copy, fillings);
   }
 
   /** New ids, the same for the same node. */
@@ -189,12 +232,17 @@ public record Bench(
   }
 
   /**
-   * A node with the placements in it as members.
+   * A node with the placements in it as members, and without what fills the site.
    *
    * @throws Refused if it is not there
    */
   private Node taken(NodeId id) {
-    return shown.taken(id).orElseThrow(() -> Refused.gone(id));
+    return unfilled().taken(id).orElseThrow(() -> Refused.gone(id));
+  }
+
+  private Shown unfilled() {
+    Showing bare = showing.withoutFillings();
+    return bare == showing ? shown : Shown.of(stored, bare, library);
   }
 
   Node member(NodeId id) {

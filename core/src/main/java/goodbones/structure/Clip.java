@@ -8,6 +8,7 @@ import goodbones.document.NodeId;
 import goodbones.document.References;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
+import goodbones.library.Placements;
 import goodbones.style.NamedStyle;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +38,17 @@ public record Clip(
 
   /** A clip of some nodes, columns in a row of their own where they are put elsewhere. */
   public static Clip of(Bench bench, List<NodeId> ids) {
-    List<Node> nodes = bench.outermost(ids).stream().map(bench::toTakeAway).toList();
+    // A site that has none of a piece yet takes it as it was shown here.
+    List<Node> nodes =
+        bench.outermost(ids).stream()
+            .map(bench::toTakeAway)
+            .map(
+                node ->
+                    Placements.mapped(
+                        node,
+                        (path, placement) ->
+                            placement.withBound(bench.showing().shownBy(placement))))
+            .toList();
     Map<String, Map<StyleKey, StyleValue>> styles = new TreeMap<>();
     Map<String, String> names = new TreeMap<>();
     Map<String, String> worths = new TreeMap<>();
@@ -77,6 +88,7 @@ public record Clip(
         .ifPresent(
             placement ->
                 placement
+                    .layer()
                     .changes()
                     .values()
                     .forEach(

@@ -3,6 +3,7 @@ package goodbones.structure;
 import goodbones.document.Aspect;
 import goodbones.document.Catalogue;
 import goodbones.document.FieldValue;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Mark;
@@ -11,8 +12,8 @@ import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleValue;
-import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
+import goodbones.library.Translation;
 import goodbones.library.UnknownPiece;
 import goodbones.style.SiteFinishes;
 import java.util.ArrayList;
@@ -106,34 +107,38 @@ final class ClipSettling {
   /** What is changed locally gives way in the same manner; what a placement sets itself stays. */
   private Placement settled(Placement placement, NodeId around) {
     Predicate<LocalKey> allowed = allowed(placement);
-    Map<LocalKey, LocalValue> changes = new TreeMap<>();
+    Map<LocalKey, LocalChange> changes = new TreeMap<>();
     placement
         .changes()
         .forEach(
-            (key, value) -> {
+            (key, change) -> {
+              LocalValue value = change.value();
               if (value instanceof LocalValue.NamedStylesAre named) {
-                changes.put(key, new LocalValue.NamedStylesAre(known(named.ids())));
+                changes.put(
+                    key, change.withValue(new LocalValue.NamedStylesAre(known(named.ids()))));
                 for (String id : named.ids()) {
                   if (here.namedStyle(id).isEmpty()) {
                     Map<LocalKey, LocalValue> said = spelledOut(id, key.node());
                     said.keySet()
                         .removeIf(k -> !allowed.test(k) || placement.changes().containsKey(k));
-                    changes.putAll(said);
+                    said.forEach((k, setting) -> changes.put(k, change.withValue(setting)));
                     note(key.node().within(around), id, keys(said));
                   }
                 }
               } else if (value instanceof LocalValue.StyleIs is) {
-                changes.put(key, new LocalValue.StyleIs(is.value().map(this::known)));
+                changes.put(
+                    key, change.withValue(new LocalValue.StyleIs(is.value().map(this::known))));
               } else if (value instanceof LocalValue.PlacedUnder under) {
                 changes.put(
                     key,
-                    new LocalValue.PlacedUnder(
-                        under.parent(),
-                        under
-                            .inserted()
-                            .map(tree -> settled(tree, inside -> inside.within(around)))));
+                    change.withValue(
+                        new LocalValue.PlacedUnder(
+                            under.parent(),
+                            under
+                                .inserted()
+                                .map(tree -> settled(tree, inside -> inside.within(around))))));
               } else {
-                changes.put(key, value);
+                changes.put(key, change);
               }
             });
     return placement.withChanges(changes);
@@ -152,7 +157,7 @@ final class ClipSettling {
     RevisionIndex shown;
     try {
       int revision = bench.showing().shownBy(placement);
-      shown = bench.library().expanded(placement.pieceId(), revision, Picks.of(placement)).index();
+      shown = Translation.of(bench.library(), placement, revision).target();
     } catch (UnknownPiece notHere) {
       return key -> false;
     }

@@ -1,6 +1,5 @@
 package goodbones.structure;
 
-import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -9,7 +8,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -52,7 +51,7 @@ public final class Copies {
   }
 
   private void collect(Placement placement) {
-    for (LocalValue value : placement.changes().values()) {
+    for (LocalValue value : placement.layer().changes().values()) {
       if (value instanceof LocalValue.PlacedUnder placed) {
         placed.inserted().ifPresent(this::collect);
       } else if (value instanceof LocalValue.ItemsAre items) {
@@ -75,10 +74,7 @@ public final class Copies {
   }
 
   private Placement copy(Placement placement) {
-    Placement there = placement.readdressed(this::moved);
-    TreeMap<LocalKey, LocalValue> changes = new TreeMap<>(there.changes());
-    changes.replaceAll((key, value) -> copy(value));
-    return there.withChanges(changes);
+    return placement.readdressed(this::moved).mapped((key, value) -> Optional.of(copy(value)));
   }
 
   private LocalValue copy(LocalValue value) {

@@ -3,6 +3,7 @@ package goodbones.structure;
 import goodbones.document.Edit;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -17,13 +18,16 @@ import goodbones.library.Placements;
 import goodbones.library.Revision;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
-import goodbones.propagation.Rebase;
+import goodbones.library.SiteFillings;
+import goodbones.library.Translation;
 import goodbones.propagation.Rebasing;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Makes a piece of a part of a document, and puts a placement of it in its place. */
 public final class Keeping {
@@ -49,15 +53,25 @@ public final class Keeping {
    * @throws Refused if the node cannot be a piece
    */
   public Kept keepForAll(NodeId id, String pieceId) {
-    Kept own = keep(id, pieceId);
+    Kept kept = keep(id, pieceId);
+    Kept own = new Kept(onlySeen(kept.root()), kept.edit());
     Edit.Insert placing = (Edit.Insert) own.edit().steps().get(0);
     Node clean =
         Placements.mapped(
-            own.root(), (path, placement) -> placement.withChanges(picks(placement.changes())));
+            own.root(),
+            (path, placement) ->
+                placement.mapped(
+                    (key, value) -> key.aspect().isPick() ? Optional.of(value) : Optional.empty()));
     Shown shown = Shown.of(own.root(), Showing.BOUND, bench.library());
     Node offered = Shown.of(clean, Showing.BOUND, bench.library()).root();
     List<Edit> neutral = new ArrayList<>();
     List<Edit> filled = new ArrayList<>();
+    Map<LocalKey, Edit> forSite = new LinkedHashMap<>();
+    for (Edit step : kept.edit().steps()) {
+      if (step instanceof Edit.FillSite fill) {
+        forSite.put(SiteFillings.key(fill.slot(), fill.field()), fill);
+      }
+    }
     NodeId at = placing.subtree().id();
     shown
         .root()
@@ -69,37 +83,74 @@ public final class Keeping {
                           if (isOfClient(node, field, value, offered)) {
                             Optional<FieldValue> standsIn = Neutral.of(node.kind(), value);
                             neutral.add(set(node.id(), field, standsIn));
-                            filled.add(set(node.id().within(at), field, Optional.of(value)));
+                            if (isOfSite(node, field)) {
+                              forSite.putIfAbsent(
+                                  SiteFillings.key(node.id(), field),
+                                  new Edit.FillSite(
+                                      node.id(), field, Optional.of(value), Optional.empty()));
+                            } else {
+                              filled.add(set(node.id().within(at), field, Optional.of(value)));
+                            }
                           }
                         }));
     Node root = edited(own.root(), neutral, bench.library());
     Node page =
         Node.of(NodeId.of("around"), Kind.PAGE, "").withChildren(List.of(placing.subtree()));
     Node placed = edited(page, filled, with(pieceId, root)).children().get(0);
-    return new Kept(
+    List<Edit> edits = new ArrayList<>();
+    edits.add(new Edit.Insert(placing.parent(), placing.index(), placed));
+    edits.add(kept.edit().steps().get(1));
+    edits.addAll(forSite.values());
+    return new Kept(root, new Edit.Group(edits));
+  }
+
+  /** Whether a field of a node of the piece itself is filled for the whole site from here on. */
+  private boolean isOfSite(Node node, String field) {
+    return bench.showing().isOfSite()
+        && !node.id().isInside()
+        && node.options().siteSlots().contains(field);
+  }
+
+  /** What is out of sight, and what an exchange left over, is one client's too. */
+  private Node onlySeen(Node root) {
+    Node members = Shown.of(root, Showing.BOUND, bench.library()).members();
+    return Placements.mapped(
         root,
-        new Edit.Group(
-            List.of(
-                new Edit.Insert(placing.parent(), placing.index(), placed),
-                own.edit().steps().get(1))));
+        (path, placement) -> {
+          Translation there = Translation.of(bench.library(), placement, placement.bound());
+          Layer seen =
+              there
+                  .layer()
+                  .withChanges(
+                      there.layer().changes().entrySet().stream()
+                          .filter(each -> isSeen(members, path, each.getKey(), each.getValue()))
+                          .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
+          return there.storing(placement, seen, Set.of()).withLeft(List.of());
+        });
+  }
+
+  private static boolean isSeen(Node members, NodeId path, LocalKey key, LocalValue value) {
+    if (value instanceof LocalValue.IsRemoved || value instanceof LocalValue.SwitchedIs) {
+      return true;
+    }
+    return members
+        .find(key.node().within(path))
+        .filter(
+            node ->
+                !node.options().off()
+                    && members.parentOf(node.id()).filter(p -> p.options().off()).isEmpty())
+        .isPresent();
   }
 
   /** A piece’s own words that a placement leaves as they are are the library’s already. */
   private static boolean isOfClient(Node node, String field, FieldValue value, Node offered) {
-    boolean ofSite = node.options().siteSlots().contains(field);
     boolean ofLibrary =
         node.id().isInside()
             && offered
                 .find(node.id())
                 .map(same -> value.equals(same.content().get(field)))
                 .orElse(false);
-    return !ofSite && !ofLibrary && Neutral.isOfClient(value);
-  }
-
-  private static Map<LocalKey, LocalValue> picks(Map<LocalKey, LocalValue> changes) {
-    Map<LocalKey, LocalValue> picks = new TreeMap<>(changes);
-    picks.keySet().removeIf(key -> !key.aspect().isPick());
-    return picks;
+    return !ofLibrary && Neutral.isOfClient(value);
   }
 
   private static Edit set(NodeId id, String field, Optional<FieldValue> value) {
@@ -146,26 +197,24 @@ public final class Keeping {
       throw Refused.at(node, "A whole page is no piece; keep a section of it");
     }
     Node parent = bench.needParent(node);
-    Node copy = bench.toCopy(node);
+    Bench.Copied copied = bench.toKeep(node);
+    Node copy = copied.node();
     Node root =
         Placements.mapped(copy.withOptions(copy.options().withOptional(false)), this::bound);
     // Where it is an optional part, it is one as a placement.
     Node placement =
         Node.placing(bench.ids().get(), "", pieceId)
             .withOptions(Options.NONE.withOptional(copy.options().optional()))
-            .withPlacement(Placement.of(pieceId).withSettled(1));
-    return new Kept(
-        root,
-        new Edit.Group(
-            List.of(
-                new Edit.Insert(parent.id(), parent.indexOf(id), placement), new Edit.Remove(id))));
+            .withPlacement(Placement.of(pieceId, 1));
+    List<Edit> edits = new ArrayList<>();
+    edits.add(new Edit.Insert(parent.id(), parent.indexOf(id), placement));
+    edits.add(new Edit.Remove(id));
+    edits.addAll(copied.fillings());
+    return new Kept(root, new Edit.Group(edits));
   }
 
   private Placement bound(NodeId path, Placement placement) {
     int shown = bench.showing().shownBy(placement);
-    return placement.settled() == shown
-        ? placement.withPin(Optional.empty())
-        : Rebase.of(path, placement, shown, shown, bench.library(), bench.showing())
-            .bound(Map.of());
+    return placement.withPin(Optional.empty()).withBound(shown);
   }
 }

@@ -3,6 +3,7 @@ package goodbones.structure;
 import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -121,7 +122,7 @@ public final class Listing {
     collect(pattern, like, changes);
     Node item = Node.item(bench.ids().get());
     return item.withName(like.name())
-        .withPlacement(item.placement().orElseThrow().withChanges(changes));
+        .withPlacement(item.placement().orElseThrow().saying(Layer.NONE.withChanges(changes), 0));
   }
 
   private static void collect(Node pattern, Node like, TreeMap<LocalKey, LocalValue> changes) {
@@ -137,6 +138,7 @@ public final class Listing {
         .ifPresent(
             placed ->
                 placed
+                    .layer()
                     .changes()
                     .forEach(
                         (key, value) ->

@@ -2,7 +2,6 @@ package goodbones.structure;
 
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
-import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -10,7 +9,6 @@ import goodbones.document.Placement;
 import goodbones.library.Placements;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
@@ -51,20 +49,14 @@ public final class PageStart {
   }
 
   private static Placement emptied(Placement placement) {
-    Map<LocalKey, LocalValue> changes = new TreeMap<>();
-    placement
-        .changes()
-        .forEach(
-            (key, value) -> {
-              if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {
-                Node inserted = emptied(placed.inserted().get());
-                changes.put(
-                    key, new LocalValue.PlacedUnder(placed.parent(), Optional.of(inserted)));
-              } else if (!isFilling(value)) {
-                changes.put(key, value);
-              }
-            });
-    return placement.withChanges(changes);
+    return placement.mapped(
+        (key, value) -> {
+          if (value instanceof LocalValue.PlacedUnder placed && placed.inserted().isPresent()) {
+            Node inserted = emptied(placed.inserted().get());
+            return Optional.of(new LocalValue.PlacedUnder(placed.parent(), Optional.of(inserted)));
+          }
+          return isFilling(value) ? Optional.empty() : Optional.of(value);
+        });
   }
 
   /** A picture that was taken away stays away; what says nothing of the client's stays too. */

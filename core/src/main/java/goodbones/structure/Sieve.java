@@ -7,14 +7,15 @@ import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Icons;
 import goodbones.document.Kind;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalOrder;
 import goodbones.document.LocalValue;
 import goodbones.document.Mark;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Options;
 import goodbones.document.PageShown;
-import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.StyleKey;
 import goodbones.document.StyleProperty;
@@ -167,18 +168,31 @@ public final class Sieve {
   }
 
   private Placement sifted(Placement placement) {
-    Map<LocalKey, LocalValue> changes = new TreeMap<>();
+    String piece = placement.pieceId();
+    Map<LocalKey, LocalChange> changes = new TreeMap<>();
     placement
+        .mapped(this::change)
         .changes()
-        .forEach((key, value) -> change(key, value).ifPresent(kept -> changes.put(key, kept)));
-    Optional<Pin> pin =
-        placement.pin().filter(p -> known.revision(placement.pieceId(), p.revision()));
-    boolean settled = known.revision(placement.pieceId(), placement.settled());
+        .forEach(
+            (key, change) ->
+                changes.put(key, new LocalChange(change.value(), known(piece, change.madeOn()))));
+    Map<NodeId, LocalOrder> order = new TreeMap<>();
+    placement
+        .order()
+        .forEach(
+            (parent, ids) ->
+                order.put(parent, new LocalOrder(ids.ids(), known(piece, ids.madeOn()))));
     return placement
         .withChanges(changes)
-        .withPin(pin)
+        .withOrder(order)
+        .withPin(placement.pin().filter(p -> known.revision(piece, p.revision())))
         .withLeft(List.of())
-        .withSettled(settled ? placement.settled() : 0);
+        .withBound(known(piece, placement.bound()));
+  }
+
+  /** A revision that is not here counts as the one that is shown. */
+  private int known(String piece, int revision) {
+    return known.revision(piece, revision) ? revision : 0;
   }
 
   private Optional<LocalValue> change(LocalKey key, LocalValue value) {

@@ -81,18 +81,18 @@ class LookTest {
     Node inserted = node("new", Kind.TEXT).withStyle(SIZE, StyleValue.parse("{in-insert}"));
     Placement placement =
         Placement.of("piece")
-            .withChange(
+            .with(
                 new LocalKey(NodeId.of("h"), Aspect.style(SIZE)),
-                Optional.of(new LocalValue.StyleIs(Optional.of(StyleValue.parse("{in-change}")))))
-            .withChange(
+                new LocalValue.StyleIs(Optional.of(StyleValue.parse("{in-change}"))))
+            .with(
                 new LocalKey(NodeId.of("h"), Aspect.NAMED_STYLES),
-                Optional.of(new LocalValue.NamedStylesAre(List.of("lead"))))
-            .withChange(
+                new LocalValue.NamedStylesAre(List.of("lead")))
+            .with(
                 new LocalKey(NodeId.of("s"), Aspect.SCHEME),
-                Optional.of(new LocalValue.SchemeIs(Optional.of("dark"))))
-            .withChange(
+                new LocalValue.SchemeIs(Optional.of("dark")))
+            .with(
                 new LocalKey(NodeId.of("new"), Aspect.PLACED),
-                Optional.of(new LocalValue.PlacedUnder(NodeId.of("s"), Optional.of(inserted))));
+                new LocalValue.PlacedUnder(NodeId.of("s"), Optional.of(inserted)));
     Node page =
         Node.of(NodeId.of("page"), Kind.PAGE, "")
             .withChildren(

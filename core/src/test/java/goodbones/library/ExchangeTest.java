@@ -37,7 +37,7 @@ class ExchangeTest {
       Node.of(NodeId.of("page"), Kind.PAGE, "")
           .withChildren(
               List.of(
-                  Node.placing(P, "", "wide").withPlacement(Placement.of("wide").withSettled(1))));
+                  Node.placing(P, "", "wide").withPlacement(Placement.of("wide").withBound(1))));
 
   private static Node element(String id, Kind kind, String name) {
     return Node.of(NodeId.of(id), kind, name).withContent("words", new FieldValue.Words(id));
@@ -103,7 +103,7 @@ class ExchangeTest {
   }
 
   private void exchange(String piece) {
-    Placement other = Placement.of(piece).withSettled(1);
+    Placement other = Placement.of(piece).withBound(1);
     Placement after = new Exchange(shelf).of(placement(), 1, other);
     page = editor().apply(page, new Edit.SetPlacement(P, after)).root();
   }
@@ -166,7 +166,7 @@ class ExchangeTest {
   }
 
   private static Node placing(String id, String piece) {
-    return Node.placing(NodeId.of(id), "", piece).withPlacement(Placement.of(piece).withSettled(1));
+    return Node.placing(NodeId.of(id), "", piece).withPlacement(Placement.of(piece).withBound(1));
   }
 
   private static LocalKey words(NodeId node) {
@@ -179,15 +179,15 @@ class ExchangeTest {
     LocalValue mine = new LocalValue.ContentIs(Optional.of(new FieldValue.Words("Mine")));
     Placement page =
         Placement.of("holder")
-            .withSettled(1)
-            .withChange(words(NodeId.of("in/w-title")), Optional.of(mine))
-            .withChange(words(NodeId.of("in/w-label")), Optional.of(mine));
+            .withBound(1)
+            .with(words(NodeId.of("in/w-title")), mine)
+            .with(words(NodeId.of("in/w-label")), mine);
     Node exchanged =
         new Replacement(shelf, "wide")
             .in(
                 shelf.revision("holder", 1).root(),
                 Showing.BOUND,
-                Placement.of("slim").withSettled(1))
+                Placement.of("slim").withBound(1))
             .root();
     shelf.release("holder", exchanged, asked -> Optional.empty());
     Rebased rebased = Rebase.of(P, page, 1, 2, shelf, Showing.BOUND);
@@ -203,7 +203,7 @@ class ExchangeTest {
     write("p/w-label", "The label");
     Placement before = placement();
     Replacement.Outcome outcome =
-        new Replacement(shelf, "wide").in(page, adopted, Placement.of("slim").withSettled(1));
+        new Replacement(shelf, "wide").in(page, adopted, Placement.of("slim").withBound(1));
     Replacement.Replaced replaced = outcome.replaced().get(0);
     assertThat(replaced.carried()).isEqualTo(1);
     assertThat(replaced.kept()).containsOnlyKeys(words(NodeId.of("w-label")));
@@ -221,7 +221,7 @@ class ExchangeTest {
     write("p/s-title", "Written since");
     Placement back = takenBack(rollout, page);
     assertThat(back.pieceId()).isEqualTo("wide");
-    assertThat(back.changes().get(words(NodeId.of("w-title"))))
+    assertThat(back.layer().changes().get(words(NodeId.of("w-title"))))
         .isEqualTo(new LocalValue.ContentIs(Optional.of(new FieldValue.Words("Written since"))));
     assertThat(back.changes()).containsKey(words(NodeId.of("w-label")));
   }

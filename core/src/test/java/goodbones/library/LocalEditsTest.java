@@ -17,7 +17,6 @@ import goodbones.document.StyleValue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** What an edit aimed inside a placement becomes. */
@@ -36,20 +35,21 @@ class LocalEditsTest {
           .withChildren(
               List.of(
                   Node.placing(NodeId.of("p"), "", "piece")
-                      .withPlacement(Placement.of("piece").withSettled(1))));
+                      .withPlacement(Placement.of("piece").withBound(1))));
   private static final PageEditor EDITOR =
       new PageEditor(
           new Adopted(Map.of("piece", 1)),
           (id, number) -> new Revision(id, number, PIECE, "", 1),
           new Settler() {
             @Override
-            public Placement settle(NodeId id, Placement placement, int shown, boolean pagesOwn) {
+            public Placement moved(NodeId id, Placement placement, int from, int to) {
               return placement;
             }
 
             @Override
-            public Set<LocalKey> dormant(NodeId id, Placement placement, int shown) {
-              return Set.of();
+            public Placement edited(
+                NodeId id, Placement before, Placement after, int shown, boolean pagesOwn) {
+              return after;
             }
           });
 

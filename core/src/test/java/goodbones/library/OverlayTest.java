@@ -6,6 +6,7 @@ import goodbones.document.Aspect;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalOrder;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -35,10 +36,13 @@ class OverlayTest {
 
   private static Placement inserting(String id, String... order) {
     return Placement.of("piece")
-        .withChange(
+        .with(
             new LocalKey(NodeId.of(id), Aspect.PLACED),
-            Optional.of(new LocalValue.PlacedUnder(SECTION, Optional.of(text(id)))))
-        .withOrder(SECTION, java.util.Arrays.stream(order).map(NodeId::of).toList());
+            new LocalValue.PlacedUnder(SECTION, Optional.of(text(id))))
+        .withOrder(
+            SECTION,
+            Optional.of(
+                new LocalOrder(java.util.Arrays.stream(order).map(NodeId::of).toList(), 0)));
   }
 
   private static List<String> shown(Node revision, Placement placement) {
@@ -68,9 +72,9 @@ class OverlayTest {
         section("a").change(NodeId.of("a"), n -> n.withStyle(phone, StyleValue.literal("14px")));
     Placement placement =
         Placement.of("piece")
-            .withChange(
+            .with(
                 new LocalKey(NodeId.of("a"), Aspect.style(StyleKey.parse("font-size"))),
-                Optional.of(new LocalValue.StyleIs(Optional.of(StyleValue.literal("22px")))));
+                new LocalValue.StyleIs(Optional.of(StyleValue.literal("22px"))));
     assertThat(Laid.show(revision, placement).children().get(0).styles())
         .containsEntry(phone, StyleValue.literal("14px"))
         .containsEntry(StyleKey.parse("font-size"), StyleValue.literal("22px"));
@@ -80,9 +84,9 @@ class OverlayTest {
   void aChangeOfANodeThatIsNotThereHasNoEffect() {
     Placement placement =
         Placement.of("piece")
-            .withChange(
+            .with(
                 new LocalKey(NodeId.of("gone"), Aspect.content("words")),
-                Optional.of(new LocalValue.ContentIs(new FieldValue.Words("x"))));
+                new LocalValue.ContentIs(new FieldValue.Words("x")));
     assertThat(Laid.show(section("a"), placement)).isEqualTo(section("a"));
   }
 
@@ -97,8 +101,8 @@ class OverlayTest {
     List.copyOf(one.entrySet()).stream()
         .sorted((x, y) -> -1)
         .forEach(e -> other.put(e.getKey(), e.getValue()));
-    Placement first = Placement.of("piece").withChanges(one);
-    Placement second = Placement.of("piece").withChanges(other);
+    Placement first = Placement.of("piece").saying(one);
+    Placement second = Placement.of("piece").saying(other);
     assertThat(first).isEqualTo(second);
     assertThat(shown(section("a", "b"), first)).containsExactly("a");
   }
@@ -110,10 +114,11 @@ class OverlayTest {
     Node revision = Node.of(SECTION, Kind.SECTION, "").withChildren(List.of(row));
     Placement placement =
         Placement.of("piece")
-            .withChange(
+            .with(
                 new LocalKey(NodeId.of("t"), Aspect.PLACED),
-                Optional.of(new LocalValue.PlacedUnder(SECTION, Optional.empty())))
-            .withOrder(SECTION, List.of(NodeId.of("r"), NodeId.of("t")));
+                new LocalValue.PlacedUnder(SECTION, Optional.empty()))
+            .withOrder(
+                SECTION, Optional.of(new LocalOrder(List.of(NodeId.of("r"), NodeId.of("t")), 0)));
     Node shown = Laid.show(revision, placement);
     assertThat(shown(revision, placement)).containsExactly("r", "t");
     assertThat(shown.find(NodeId.of("c")).orElseThrow().children()).isEmpty();

@@ -42,9 +42,8 @@ class ShownTest {
                 ? Optional.empty()
                 : Optional.of(StyleValue.literal("#123456"));
         placement =
-            placement.withChange(
-                new LocalKey(node.id(), Aspect.style(key)),
-                Optional.of(new LocalValue.StyleIs(value)));
+            placement.with(
+                new LocalKey(node.id(), Aspect.style(key)), new LocalValue.StyleIs(value));
       }
       Node page =
           Node.of(NodeId.of("page"), Kind.PAGE, "")

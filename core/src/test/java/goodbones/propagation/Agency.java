@@ -321,7 +321,7 @@ final class Agency {
   }
 
   private Placement placing(OneSite site, String piece) {
-    return Placement.of(piece).withSettled(site.adopted.revisions().get(piece));
+    return Placement.of(piece).withBound(site.adopted.revisions().get(piece));
   }
 
   private void exchange() {

@@ -153,7 +153,7 @@ final class AgencyLibrary {
       for (int i = 1; i <= shelf.current(around); i++) {
         boolean bound =
             Placements.of(shelf.revision(around, i).root()).values().stream()
-                .anyMatch(p -> p.pieceId().equals(piece) && p.settled() == current);
+                .anyMatch(p -> p.pieceId().equals(piece) && p.bound() == current);
         if (bound || around.equals(piece) && i == current) {
           shelf.goBackOn(around, i);
         }

@@ -20,7 +20,7 @@ class BroughtBackTest {
   private static Node page(Optional<Pin> pin) {
     Node placement =
         Node.placing(NodeId.of("p"), "", "band")
-            .withPlacement(Placement.of("band").withSettled(1).withPin(pin));
+            .withPlacement(Placement.of("band").withBound(1).withPin(pin));
     return Node.of(NodeId.of("page"), Kind.PAGE, "").withChildren(List.of(placement));
   }
 

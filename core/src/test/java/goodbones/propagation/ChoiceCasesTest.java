@@ -253,9 +253,9 @@ class ChoiceCasesTest extends FaresScene {
   void movesThatTheLibraryMakesALoopOfEnd() {
     Placement moved =
         placement()
-            .withChange(
+            .with(
                 LocalKey.parse("cz placed"),
-                Optional.of(new LocalValue.PlacedUnder(id("b/br"), Optional.empty())));
+                new LocalValue.PlacedUnder(id("b/br"), Optional.empty()));
     page = page.change(P, node -> node.withPlacement(moved));
     shelf.release("C", box("cr", text("cz", "Three")), asked -> Optional.empty());
     follow(Settlement.STAY);

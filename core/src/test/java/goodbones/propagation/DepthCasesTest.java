@@ -9,6 +9,7 @@ import goodbones.document.Edited;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalOrder;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -100,7 +101,7 @@ class DepthCasesTest {
   }
 
   private Placement placed(Map<LocalKey, LocalValue> changes) {
-    return Placement.of("C").withSettled(1).withChanges(changes);
+    return Placement.of("C").withBound(1).saying(changes);
   }
 
   private Adopted adopted(int revision) {
@@ -163,8 +164,8 @@ class DepthCasesTest {
     LocalKey painted = painted("k");
     Placement here =
         Placement.of("D")
-            .withSettled(1)
-            .withChanges(
+            .withBound(1)
+            .saying(
                 Map.of(
                     moved, new LocalValue.PlacedUnder(id("dr"), Optional.empty()),
                     words, new LocalValue.ContentIs(new FieldValue.Words("Mine")),
@@ -210,8 +211,8 @@ class DepthCasesTest {
     FollowUps.Outcome answered = shelf.follow("C", asked -> Optional.of(Settlement.STAY));
     assertThat(answered.waiting()).isEmpty();
     Placement b = Placements.of(current("C")).get(id("b"));
-    assertThat(b.settled()).isEqualTo(shelf.current("B"));
-    assertThat(b.changes()).containsEntry(painted("y"), says("red"));
+    assertThat(b.bound()).isEqualTo(shelf.current("B"));
+    assertThat(b.layer().changes()).containsEntry(painted("y"), says("red"));
     assertThat(shelf.current("E")).as("E follows C").isEqualTo(e + 1);
   }
 
@@ -238,7 +239,8 @@ class DepthCasesTest {
     LocalKey own = new LocalKey(id("mine"), Aspect.PLACED);
     Placement here =
         placed(Map.of(own, new LocalValue.PlacedUnder(id("cr"), Optional.of(text("mine", "Own")))))
-            .withOrder(id("cr"), List.of(id("cz"), id("b"), id("mine")));
+            .withOrder(
+                id("cr"), Optional.of(new LocalOrder(List.of(id("cz"), id("b"), id("mine")), 1)));
     release("C", new Edit.Insert(id("cr"), 0, text("n3", "New")));
     Node shown = Shown.of(page(rebase(here, 2).bound(Map.of())), adopted(2), shelf).root();
     assertThat(shown.find(id("p/cr")).orElseThrow().children().get(0).id()).isEqualTo(id("p/n3"));
@@ -308,8 +310,7 @@ class DepthCasesTest {
                 new Edit.SetContent(
                     id("p/b/y"), "words", Optional.of(new FieldValue.Words("Other"))))
             .root();
-    assertThat(on(later).settled()).isEqualTo(2);
-    assertThat(on(later).madeOn(words)).as("dormant since").isEqualTo(1);
+    assertThat(on(later).changes().get(words).madeOn()).as("made on").isEqualTo(1);
     assertThatThrownBy(() -> editor(2).reapply(later, removed.inverse()))
         .isInstanceOf(AsksFirst.class)
         .hasMessageContaining("Nothing was changed");
@@ -342,7 +343,7 @@ class DepthCasesTest {
   void whatComesOutByUnlinkingStaysOnWhatItShowed() {
     release("B", paint("y", "green"));
     Adopted site = new Adopted(Map.of("C", 2, "B", 1));
-    Node page = page(placed(Map.of()).withSettled(2));
+    Node page = page(placed(Map.of()).withBound(2));
     PageEditor editor = new PageEditor(site, shelf, new Rebasing(shelf, site));
     Bench bench =
         new Bench(

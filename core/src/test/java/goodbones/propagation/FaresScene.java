@@ -55,7 +55,7 @@ abstract class FaresScene {
     page =
         Node.of(id("page"), Kind.PAGE, "")
             .withChildren(
-                List.of(Node.placing(P, "", "C").withPlacement(Placement.of("C").withSettled(1))));
+                List.of(Node.placing(P, "", "C").withPlacement(Placement.of("C").withBound(1))));
   }
 
   static NodeId id(String value) {
@@ -78,9 +78,7 @@ abstract class FaresScene {
     Node item = Node.item(id(id));
     LocalKey key = new LocalKey(id(node), Aspect.content("words"));
     return item.withPlacement(
-        item.placement()
-            .orElseThrow()
-            .withChange(key, Optional.of(new LocalValue.ContentIs(words(text)))));
+        item.placement().orElseThrow().with(key, new LocalValue.ContentIs(words(text))));
   }
 
   Adopted adopted() {

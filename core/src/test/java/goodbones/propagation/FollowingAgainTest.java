@@ -37,7 +37,7 @@ class FollowingAgainTest {
 
     History(long seed) {
       scene = new Scene(seed, REVISIONS - 1);
-      page = scene.with(scene.placement().withSettled(1));
+      page = scene.with(scene.placement().withBound(1));
     }
 
     PageEditor editor() {
@@ -99,7 +99,7 @@ class FollowingAgainTest {
       if (waits) {
         assertThat(after.changes()).isEqualTo(held.changes());
       } else {
-        words(held.changes()).forEach((key, value) -> isThere(key, value, after, history));
+        words(held.layer().changes()).forEach((key, value) -> isThere(key, value, after, history));
       }
       history.undo();
       assertThat(history.page.find(id).orElseThrow().placement().orElseThrow())
@@ -123,7 +123,7 @@ class FollowingAgainTest {
 
   /** Kept as a change, or said by the library itself on the way. */
   private static void isThere(LocalKey key, LocalValue value, Placement after, History history) {
-    boolean kept = after.changes().containsValue(value);
+    boolean kept = after.layer().changes().containsValue(value);
     boolean said =
         history.scene.revisions.stream()
             .flatMap(revision -> revision.find(key.node()).stream())

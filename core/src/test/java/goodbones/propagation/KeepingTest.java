@@ -50,7 +50,7 @@ class KeepingTest {
     for (String piece : scene.shelf.pieces()) {
       if (!piece.equals(Scene.PIECE)) {
         NodeId id = NodeId.of("of-" + piece);
-        children.add(Node.placing(id, "", piece).withPlacement(Placement.of(piece).withSettled(1)));
+        children.add(Node.placing(id, "", piece).withPlacement(Placement.of(piece).withBound(1)));
       }
     }
     Node section = Node.of(NodeId.of("band"), Kind.SECTION, "").withChildren(children);
@@ -209,7 +209,7 @@ class KeepingTest {
       Placement followed =
           Rebase.of(
                   Scene.PLACEMENT,
-                  scene.placement().withSettled(1),
+                  scene.placement().withBound(1),
                   1,
                   scene.shelf.current(Scene.PIECE),
                   scene.shelf,
@@ -219,7 +219,7 @@ class KeepingTest {
         continue;
       }
       int current = scene.shelf.current(Scene.PIECE);
-      Node page = scene.with(followed.withSettled(current));
+      Node page = scene.with(followed.withBound(current));
       Shown before = shown(scene, page);
       boolean all = seed % 2 == 0;
       Node copied =
@@ -242,7 +242,7 @@ class KeepingTest {
       try {
         again =
             new Tying(bench(scene, copied))
-                .tie(copy.id(), Placement.of(Scene.PIECE).withSettled(current));
+                .tie(copy.id(), Placement.of(Scene.PIECE).withBound(current));
       } catch (Refused refused) {
         refusedAlike += changed ? 0 : 1;
         continue;
@@ -281,11 +281,11 @@ class KeepingTest {
         Node.of(Scene.PAGE, Kind.PAGE, "")
             .withChildren(List.of(copy, section("like", "a", "b", "c")));
     Tying tying = new Tying(bench(scene, page));
-    Tying.Tied bare = tying.tie(copy.id(), Placement.of("bare").withSettled(1));
+    Tying.Tied bare = tying.tie(copy.id(), Placement.of("bare").withBound(1));
     assertThat(bare.changes()).isEqualTo(1);
     assertThat(bare.differing()).isEqualTo(4);
     assertThat(bare.isAlike()).isFalse();
-    Tying.Tied like = tying.tie(NodeId.of("like"), Placement.of("much").withSettled(1));
+    Tying.Tied like = tying.tie(NodeId.of("like"), Placement.of("much").withBound(1));
     assertThat(like.fillings()).isEqualTo(3);
     assertThat(like.isAlike()).isTrue();
   }

@@ -3,11 +3,13 @@ package goodbones.propagation;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.document.Catalogue;
+import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Placements;
 import goodbones.testing.Runs;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -80,10 +82,12 @@ class MixedHistoriesTest {
         placements.forEach(
             (path, placement) -> {
               int shown = site.adopted.shownBy(placement);
+              Set<LocalKey> asking = new HashSet<>();
               Rebased rebased =
-                  Rebase.of(
-                      path, placement, placement.settled(), shown, agency.shelf, site.adopted);
-              assertThat(rebased.questions()).as("%s of %s", path, page.id).isEmpty();
+                  Rebase.of(path, placement, shown, shown, agency.shelf, site.adopted);
+              rebased.questions().forEach(question -> asking.addAll(question.keys()));
+              asking.retainAll(rebased.seen());
+              assertThat(asking).as("%s of %s", path, page.id).isEmpty();
             });
         assertThat(Catalogue.faults(agency.shown(site, page).root())).as(page.id).isEmpty();
       }

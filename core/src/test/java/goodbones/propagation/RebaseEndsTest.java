@@ -52,7 +52,7 @@ class RebaseEndsTest {
   void aLoopIsBrokenAlthoughTheOldParentIsGone() {
     Node first = root(node("A", Kind.BOX), node("C", Kind.BOX, node("B", Kind.BOX)));
     Node second = root(node("A", Kind.BOX, node("B", Kind.BOX)));
-    Placement here = Placement.of("piece").withChanges(Map.of(placed("A"), under("B")));
+    Placement here = Placement.of("piece").saying(Map.of(placed("A"), under("B")));
 
     Rebased rebased = Rebases.of(NodeId.of("p"), here, 1, List.of(first, second));
     assertThat(rebased.questions()).extracting(Question::verdict).containsExactly(Verdict.SHAPE);
@@ -76,7 +76,7 @@ class RebaseEndsTest {
                 "r", Kind.ROW, node("x", Kind.COLUMN, node("A", Kind.ROW, node("y", Kind.COLUMN)))),
             node("C", Kind.ROW, node("B", Kind.COLUMN)));
     Node second = root(node("A", Kind.ROW, node("y", Kind.COLUMN), node("B", Kind.COLUMN)));
-    Placement here = Placement.of("piece").withChanges(Map.of(placed("A"), under("B")));
+    Placement here = Placement.of("piece").saying(Map.of(placed("A"), under("B")));
     Rebased rebased = Rebases.of(NodeId.of("p"), here, 1, List.of(first, second));
     Question question = rebased.questions().get(0);
     assertThat(question.choices()).containsExactly(Settlement.TAKE);
@@ -94,7 +94,7 @@ class RebaseEndsTest {
       while (at < scene.revisions.size()) {
         int to = at + 1 + random.nextInt(Math.min(2, scene.revisions.size() - at));
         Rebased rebased =
-            Rebase.of(Scene.PLACEMENT, now.withSettled(at), at, to, scene.library(), Showing.BOUND);
+            Rebase.of(Scene.PLACEMENT, now.withBound(at), at, to, scene.library(), Showing.BOUND);
         Map<String, Settlement> decisions = new HashMap<>();
         for (Question question : rebased.allQuestions()) {
           List<Settlement> choices = question.choices().stream().sorted().toList();
@@ -130,7 +130,7 @@ class RebaseEndsTest {
       for (int i = 0; i < 3; i++) {
         revisions.add(new Trees(seed * 7 + i, "n").section());
       }
-      Placement here = Placement.of("piece").withChanges(anything(random, seed));
+      Placement here = Placement.of("piece").saying(anything(random, seed));
       for (Node revision : revisions) {
         Laid.show(revision, here);
         Laid.standing(revision, here).loops();

@@ -11,9 +11,9 @@ import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Members;
-import goodbones.library.Picks;
 import goodbones.library.RevisionIndex;
 import goodbones.library.Standing;
+import goodbones.library.Translation;
 import goodbones.testing.Laid;
 import goodbones.testing.Runs;
 import java.util.EnumMap;
@@ -38,12 +38,15 @@ class RebaseLawsTest {
 
   private static Rebased rebase(Scene scene, Placement placement, int from, int to) {
     return Rebase.of(
-        Scene.PLACEMENT, placement.withSettled(from), from, to, scene.library(), scene.adopted(to));
+        Scene.PLACEMENT, placement.withBound(from), from, to, scene.library(), scene.adopted(to));
   }
 
   /** What a revision shows with what a placement chooses about it. */
   private static Node revision(Scene scene, int number, Placement placement) {
-    return scene.library().expanded(Scene.PIECE, number, Picks.of(placement)).root();
+    return scene
+        .library()
+        .expanded(Scene.PIECE, number, Translation.picks(scene.library(), placement, number))
+        .root();
   }
 
   private static Map<String, Settlement> all(Rebased rebased, Settlement wanted) {
@@ -74,7 +77,7 @@ class RebaseLawsTest {
           Rebased rebased = rebase(scene, scene.placement(), 1, 3);
           assertThat(rebased.verdicts().keySet())
               .as("seed %d", scene.seed)
-              .isEqualTo(rebased.moved().changes().keySet());
+              .isEqualTo(rebased.said().changes().keySet());
           rebased.verdicts().values().forEach(v -> seen.merge(v, 1, Integer::sum));
           Set<LocalKey> asked = new HashSet<>();
           rebased.questions().forEach(q -> asked.addAll(q.keys()));
@@ -102,7 +105,7 @@ class RebaseLawsTest {
           String stored = after.toString();
           requireTheSites(scene, after);
           rebased
-              .moved()
+              .said()
               .changes()
               .forEach(
                   (key, value) -> {
@@ -171,7 +174,7 @@ class RebaseLawsTest {
           assertThat(rebased.questions()).as("seed %d", scene.seed).isEmpty();
           assertThat(rebased.settled(Map.of()))
               .as("seed %d", scene.seed)
-              .isEqualTo(scene.placement().withSettled(1));
+              .isEqualTo(scene.placement().withBound(1));
         });
   }
 
@@ -236,11 +239,12 @@ class RebaseLawsTest {
               .verdicts()
               .forEach(
                   (key, verdict) -> {
-                    LocalValue value = rebased.moved().changes().get(key);
+                    LocalValue value = rebased.said().changes().get(key);
                     if (verdict == Verdict.STANDS && index.has(key.node())) {
                       if (value instanceof LocalValue.PlacedUnder placed) {
                         assertThat(index.parent(key.node())).contains(placed.parent());
-                      } else if (after.changes().get(key) instanceof LocalValue.ItemsAre items) {
+                      } else if (after.layer().changes().get(key)
+                          instanceof LocalValue.ItemsAre items) {
                         LocalValue.ItemsAre here =
                             LocalValue.ItemsAre.of(index.node(key.node()).orElseThrow());
                         assertThat(items.ids().stream().filter(here.ids()::contains).toList())
@@ -264,7 +268,7 @@ class RebaseLawsTest {
     NodeId at = id;
     while (at != null) {
       boolean off =
-          placement.changes().get(new LocalKey(at, Aspect.SWITCHED))
+          placement.layer().changes().get(new LocalKey(at, Aspect.SWITCHED))
                   instanceof LocalValue.SwitchedIs is
               && !is.on();
       if (off || placement.changes().containsKey(new LocalKey(at, Aspect.REMOVED))) {
@@ -293,11 +297,9 @@ class RebaseLawsTest {
           compared[0]++;
           Placement inSteps = second.settled(Map.of());
           Placement atOnce = once.settled(Map.of());
-          // What is clean is not written, so only the numbers of the revisions may differ.
-          assertThat(inSteps.withSettled(3).withDormantSince(atOnce.dormantSince()))
+          assertThat(Translation.layer(scene.library(), inSteps, 3))
               .as("seed %d", scene.seed)
-              .isEqualTo(atOnce.withSettled(3));
-          assertThat(inSteps.dormantSince().keySet()).isEqualTo(atOnce.dormantSince().keySet());
+              .isEqualTo(Translation.layer(scene.library(), atOnce, 3));
         });
     assertThat(compared[0]).isGreaterThan(SCENES / 4);
   }

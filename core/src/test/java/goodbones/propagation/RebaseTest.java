@@ -48,8 +48,7 @@ class RebaseTest {
   }
 
   private static Rebased rebase(Map<LocalKey, LocalValue> changes, Node... revisions) {
-    return Rebases.of(
-        NodeId.of("p"), Placement.of("piece").withChanges(changes), 4, List.of(revisions));
+    return Rebases.of(NodeId.of("p"), Placement.of("piece").saying(changes), 4, List.of(revisions));
   }
 
   @Test
@@ -60,7 +59,7 @@ class RebaseTest {
     assertThat(question.before()).contains(round("8px"));
     assertThat(question.page()).contains(round("20px"));
     assertThat(question.library()).contains(round("4px"));
-    assertThat(rebased.settled(Map.of(question.id(), Settlement.STAY)).changes())
+    assertThat(rebased.settled(Map.of(question.id(), Settlement.STAY)).layer().changes())
         .containsEntry(ROUND, round("20px"));
     assertThat(rebased.settled(Map.of(question.id(), Settlement.TAKE)).changes()).isEmpty();
     assertThat(rebased.settled(Map.of()).pin().orElseThrow().revision()).isEqualTo(4);
@@ -79,7 +78,8 @@ class RebaseTest {
         band().change(HEADING, n -> n.withContent("words", new FieldValue.Words("Three islands")));
     Rebased rebased = rebase(Map.of(WORDS, words("Three islands")), band(), other);
     assertThat(rebased.verdicts()).containsEntry(WORDS, Verdict.STANDS);
-    assertThat(rebased.settled(Map.of()).changes()).containsEntry(WORDS, words("Three islands"));
+    assertThat(rebased.settled(Map.of()).layer().changes())
+        .containsEntry(WORDS, words("Three islands"));
   }
 
   @Test

@@ -21,7 +21,7 @@ final class Rebases {
         (piece, number) -> new Revision(piece, number, revisions.get(number - first), "", 1);
     return Rebase.of(
         id,
-        placement.withSettled(first),
+        placement.withBound(first),
         first,
         first + revisions.size() - 1,
         library,

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalOrder;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -15,6 +17,7 @@ import goodbones.library.AsksFirst;
 import goodbones.library.Exchange;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.library.Translation;
 import goodbones.structure.Bench;
 import goodbones.structure.Keeping;
 import goodbones.structure.Landing;
@@ -113,7 +116,7 @@ class RelocationsTest {
           .as("the piece of seed %d", seed)
           .isEqualTo(seen(scene.shelf.editor().shown(scene.shelf.revision(Scene.PIECE, 1).root())));
       scene.shelf.release(Scene.PIECE, other.get(), asked -> Optional.empty());
-      Placement now = scene.placement().withSettled(1);
+      Placement now = scene.placement().withBound(1);
       Rebased there = Rebase.of(Scene.PLACEMENT, now, 1, 2, scene.shelf, scene.adopted(2));
       // A list that comes out of its piece is one no more; what a page has in it is asked about.
       boolean ofList =
@@ -123,7 +126,10 @@ class RelocationsTest {
       Map<String, Settlement> stay = new HashMap<>();
       there.allQuestions().forEach(question -> stay.put(question.id(), Settlement.STAY));
       Placement after = there.bound(stay);
-      moved += after.changes().keySet().equals(now.changes().keySet()) ? 0 : 1;
+      moved +=
+          Translation.layer(scene.shelf, after, 2).changes().keySet().equals(now.changes().keySet())
+              ? 0
+              : 1;
       assertThat(seen(scene.shown(scene.with(after), 2))).as("seed %d", seed).isEqualTo(before);
       if (!there.questions().isEmpty()) {
         continue;
@@ -146,12 +152,12 @@ class RelocationsTest {
       }
       Scene scene = new Scene(seed, 0);
       Exchange exchange = new Exchange(scene.shelf);
-      Placement now = scene.placement().withSettled(1);
-      Placement group = Placement.of("group").withSettled(scene.shelf.current("group"));
+      Placement now = scene.placement().withBound(1);
+      Placement group = Placement.of("group").withBound(scene.shelf.current("group"));
       Placement there = exchange.of(now, 1, group);
       carried += there.changes().isEmpty() ? 0 : 1;
-      Placement own = Placement.of(Scene.PIECE).withSettled(1);
-      Placement back = exchange.of(there, there.settled(), own);
+      Placement own = Placement.of(Scene.PIECE).withBound(1);
+      Placement back = exchange.of(there, there.bound(), own);
       assertThat(back.withLeft(List.of())).as("seed %d", seed).isEqualTo(now);
     }
     assertThat(carried).isGreaterThan(SCENES / 20);
@@ -160,7 +166,7 @@ class RelocationsTest {
   /** Which items there are, or something in one that only the page has. */
   private static boolean isOfItems(LocalKey key, Placement placement) {
     return key.aspect() instanceof Aspect.Items
-        || placement.changes().values().stream()
+        || placement.layer().changes().values().stream()
             .flatMap(
                 value ->
                     value instanceof LocalValue.ItemsAre is ? is.own().stream() : Stream.empty())
@@ -182,7 +188,7 @@ class RelocationsTest {
     shelf.keep("c", piece);
     shelf.keep("d", piece.children().get(0));
     Node placing =
-        Node.placing(NodeId.of("d1"), "", "d").withPlacement(Placement.of("d").withSettled(1));
+        Node.placing(NodeId.of("d1"), "", "d").withPlacement(Placement.of("d").withBound(1));
     shelf.release(
         "c",
         piece.withChildren(List.of(placing, piece.children().get(1))),
@@ -190,14 +196,16 @@ class RelocationsTest {
     LocalValue moved = new LocalValue.PlacedUnder(s, Optional.empty());
     Placement page =
         Placement.of("c")
-            .withSettled(1)
-            .withChanges(
+            .withBound(1)
+            .saying(
                 Map.of(
                     LocalKey.parse("s removed"), new LocalValue.IsRemoved(),
                     LocalKey.parse("s visibility"), new LocalValue.HiddenOn(List.of()),
                     LocalKey.parse("t placed"), moved))
-            .withOrder(s, List.of(x, NodeId.of("t")));
-    Placement after = Rebase.of(NodeId.of("p"), page, 1, 2, shelf, Showing.BOUND).bound(Map.of());
+            .withOrder(s, Optional.of(new LocalOrder(List.of(x, NodeId.of("t")), 1)));
+    Placement stored = Rebase.of(NodeId.of("p"), page, 1, 2, shelf, Showing.BOUND).bound(Map.of());
+    assertThat(stored).as("what stands is not rewritten").isEqualTo(page.withBound(2));
+    Layer after = Translation.layer(shelf, stored, 2);
     assertThat(after.changes().keySet().stream().map(LocalKey::toString))
         .containsExactly("d1 removed", "d1/s visibility", "t placed");
     assertThat(after.changes().get(LocalKey.parse("t placed")))

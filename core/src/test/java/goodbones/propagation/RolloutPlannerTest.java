@@ -45,7 +45,7 @@ class RolloutPlannerTest {
   }
 
   private static Placement with(LocalKey key, LocalValue value) {
-    return Placement.of(Scene.PIECE).withChange(key, Optional.of(value));
+    return Placement.of(Scene.PIECE).with(key, value);
   }
 
   @Test

@@ -40,7 +40,11 @@ class TakeBackTest {
   }
 
   private static Placement placement(Map<LocalKey, LocalValue> changes) {
-    return Placement.of(Scene.PIECE).withChanges(changes);
+    return made(1, changes);
+  }
+
+  private static Placement made(int revision, Map<LocalKey, LocalValue> changes) {
+    return Placement.of(Scene.PIECE, revision).saying(changes).withBound(0);
   }
 
   private static TakeBack.Step step(Placement before, Placement after, Placement now) {
@@ -68,7 +72,7 @@ class TakeBackTest {
             .withChildren(
                 List.of(
                     Node.placing(Scene.PLACEMENT, "", Scene.PIECE)
-                        .withPlacement(placement(Map.of(NEW_WORDS, words)))));
+                        .withPlacement(made(2, Map.of(NEW_WORDS, words)))));
     TakeBack.Step step = new TakeBack(LIBRARY, unwritten).plan(Sites.of(page, 2)).get(0);
     assertThat(step.questions()).extracting(Question::verdict).containsExactly(Verdict.GONE);
   }
@@ -76,7 +80,7 @@ class TakeBackTest {
   @Test
   void anEditMadeSinceStays() {
     Placement before = placement(Map.of());
-    Placement now = placement(Map.of(COLOUR, colour("#111111")));
+    Placement now = made(2, Map.of(COLOUR, colour("#111111")));
     TakeBack.Step step = step(before, before, now);
     assertThat(step.questions()).isEmpty();
     assertThat(step.after(Map.of())).isEqualTo(now);
@@ -86,11 +90,11 @@ class TakeBackTest {
   void whatBothSidesChangedAsks() {
     Placement before = placement(Map.of(COLOUR, colour("#111111")));
     Placement after = placement(Map.of());
-    Placement now = placement(Map.of(COLOUR, colour("#222222")));
+    Placement now = made(2, Map.of(COLOUR, colour("#222222")));
     TakeBack.Step step = step(before, after, now);
     assertThat(step.questions()).hasSize(1);
     String id = step.questions().get(0).id();
-    assertThat(step.after(Map.of(id, Settlement.STAY))).isEqualTo(now);
+    assertThat(step.after(Map.of(id, Settlement.STAY)).layer()).isEqualTo(now.layer());
     assertThat(step.after(Map.of(id, Settlement.TAKE))).isEqualTo(before);
     assertThatThrownBy(() -> step.after(Map.of())).hasMessageContaining("is not decided");
   }
@@ -99,7 +103,7 @@ class TakeBackTest {
   void wordsFilledSinceForANodeThatTheOlderRevisionLacksAreNotLost() {
     Placement before = placement(Map.of());
     LocalValue words = new LocalValue.ContentIs(new FieldValue.Words("Written since"));
-    TakeBack.Step step = step(before, before, placement(Map.of(NEW_WORDS, words)));
+    TakeBack.Step step = step(before, before, made(2, Map.of(NEW_WORDS, words)));
     assertThat(step.questions()).extracting(Question::verdict).containsExactly(Verdict.GONE);
     String id = step.questions().get(0).id();
     Placement kept = step.after(Map.of(id, Settlement.STAY));

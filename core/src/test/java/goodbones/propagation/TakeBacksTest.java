@@ -265,7 +265,8 @@ class TakeBacksTest {
       List<Placement> stood = new ArrayList<>();
       together.forEach(r -> r.written().forEach(w -> stood.add(w.after())));
       if (reached) {
-        now.changes()
+        now.layer()
+            .changes()
             .forEach(
                 (key, value) -> {
                   boolean since = stood.stream().noneMatch(p -> p.changes().containsKey(key));
@@ -274,7 +275,7 @@ class TakeBacksTest {
                       && content.value().orElse(null) instanceof FieldValue.Words) {
                     // Where the earlier revision has it elsewhere, it is kept there.
                     boolean elsewhere =
-                        after.changes().entrySet().stream()
+                        after.layer().changes().entrySet().stream()
                             .anyMatch(
                                 kept ->
                                     kept.getKey().node().own().equals(key.node().own())

@@ -141,8 +141,8 @@ class TextMergeTest {
                       Node.placing(NodeId.of("i"), "", "inner")
                           .withPlacement(
                               Placement.of("inner")
-                                  .withSettled(1)
-                                  .withChanges(around.changes())))));
+                                  .withBound(1)
+                                  .saying(around.layer().changes())))));
       Settlement answer = Settlement.values()[random.nextInt(2)];
       shelf.release(
           "inner",
@@ -152,11 +152,12 @@ class TextMergeTest {
       Node library = inside(shelf, shelf.current("outer"));
       Placement own = locally(base, random);
       Map<LocalKey, LocalValue> byPath = new HashMap<>();
-      own.changes()
+      own.layer()
+          .changes()
           .forEach(
               (key, value) ->
                   byPath.put(new LocalKey(key.node().within(NodeId.of("i")), key.aspect()), value));
-      Placement placement = Placement.of("outer").withSettled(1).withChanges(byPath);
+      Placement placement = Placement.of("outer").withBound(1).saying(byPath);
 
       Rebased rebased =
           Rebase.of(PLACEMENT, placement, 1, shelf.current("outer"), shelf, Showing.BOUND);
@@ -194,7 +195,7 @@ class TextMergeTest {
         changes.put(key, new LocalValue.StyleIs(Optional.of(value)));
       }
     }
-    return Placement.of("piece").withChanges(changes);
+    return Placement.of("piece").saying(changes);
   }
 
   private static Set<LocalKey> conflicting(MergeResult<RawText> merged) {

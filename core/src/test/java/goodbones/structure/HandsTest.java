@@ -170,8 +170,8 @@ class HandsTest {
         Node.placing(NodeId.of("p"), "", "piece")
             .withPlacement(
                 Placement.of("piece")
-                    .withSettled(1)
-                    .withChange(named, Optional.of(new LocalValue.NamedStylesAre(List.of("own")))));
+                    .withBound(1)
+                    .with(named, new LocalValue.NamedStylesAre(List.of("own"))));
     Node page = page(placed);
     Bench from =
         new Bench(page, shelf.editor().shown(page), here, bench(page).ids(), shelf, Showing.BOUND);
@@ -189,7 +189,7 @@ class HandsTest {
     NodeId put = settled.nodes().get(0).id();
     assertThat(settled.gaveWay())
         .containsExactly(new GaveWay(NodeId.of("t").within(put), "Own", List.of(colour)));
-    assertThat(there.changes())
+    assertThat(there.layer().changes())
         .containsEntry(named, new LocalValue.NamedStylesAre(List.of()))
         .containsEntry(
             new LocalKey(NodeId.of("t"), Aspect.style(colour)),

@@ -83,7 +83,7 @@ class ListOfPagesTest {
                     follows("name", Kind.HEADING, Bound.ITEM_TITLE),
                     follows("says", Kind.TEXT, Bound.ITEM_SUMMARY),
                     Node.placing(id("in"), "", "card")
-                        .withPlacement(Placement.of("card").withSettled(1))));
+                        .withPlacement(Placement.of("card").withBound(1))));
     Node list =
         Node.of(id("list"), Kind.BOX, "")
             .withChildren(
@@ -95,7 +95,7 @@ class ListOfPagesTest {
         .withChildren(
             List.of(
                 Node.placing(id("at"), "", "cards")
-                    .withPlacement(Placement.of("cards").withSettled(1))));
+                    .withPlacement(Placement.of("cards").withBound(1))));
   }
 
   private Bench bench(Node document) {

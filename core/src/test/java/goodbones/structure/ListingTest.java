@@ -109,8 +109,7 @@ class ListingTest {
         Node.of(id("page"), Kind.PAGE, "")
             .withChildren(
                 List.of(
-                    Node.placing(id("at"), "", "p")
-                        .withPlacement(Placement.of("p").withSettled(1))));
+                    Node.placing(id("at"), "", "p").withPlacement(Placement.of("p").withBound(1))));
     Adopted adopted = new Adopted(Map.of("p", 1));
     PageEditor editor = new PageEditor(adopted, shelf, new Rebasing(shelf, adopted));
     Node list = editor.shown(page).root().children().get(0).children().get(0);

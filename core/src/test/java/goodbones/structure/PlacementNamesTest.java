@@ -30,7 +30,7 @@ class PlacementNamesTest {
   }
 
   private static Node placing(String id, String piece) {
-    return Node.placing(id(id), "", piece).withPlacement(Placement.of(piece).withSettled(1));
+    return Node.placing(id(id), "", piece).withPlacement(Placement.of(piece).withBound(1));
   }
 
   /** Two of one piece, which shows nothing but a section of another. */

@@ -115,8 +115,8 @@ class SieveTest {
     Placement placement =
         Placement.of("band")
             .withPin(Optional.of(new Pin(9, Pin.Reason.HELD)))
-            .withSettled(9)
-            .withChanges(
+            .withBound(9)
+            .saying(
                 Map.of(
                     picture,
                     new LocalValue.ContentIs(new FieldValue.Picture("nowhere", "")),
@@ -131,9 +131,10 @@ class SieveTest {
             .placement()
             .orElseThrow();
     assertThat(kept.pin()).isEmpty();
-    assertThat(kept.settled()).isZero();
+    assertThat(kept.bound()).isZero();
     assertThat(kept.changes()).containsOnlyKeys(insert);
-    assertThat(((LocalValue.PlacedUnder) kept.changes().get(insert)).inserted().orElseThrow())
+    assertThat(
+            ((LocalValue.PlacedUnder) kept.changes().get(insert).value()).inserted().orElseThrow())
         .extracting(Node::content)
         .isEqualTo(new java.util.TreeMap<>());
   }

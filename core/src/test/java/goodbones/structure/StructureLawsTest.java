@@ -58,7 +58,7 @@ class StructureLawsTest {
                   List.of(
                       trees.section(),
                       Node.placing(NodeId.of("placed"), "", "piece")
-                          .withPlacement(goodbones.document.Placement.of("piece").withSettled(1)),
+                          .withPlacement(goodbones.document.Placement.of("piece").withBound(1)),
                       trees.section()));
     }
 

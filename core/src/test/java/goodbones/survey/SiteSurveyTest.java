@@ -256,7 +256,7 @@ class SiteSurveyTest {
   @Test
   void aPlacementThatWaitsIsFoundAtWhatItDraws() {
     Node section = node("p/s", Kind.SECTION);
-    Placement held = Placement.of("piece").withSettled(1);
+    Placement held = Placement.of("piece").withBound(1);
     for (Pin.Reason reason : Pin.Reason.values()) {
       Node member =
           Node.placing(NodeId.of("p"), "", "piece")

@@ -78,7 +78,7 @@ class StandInsTest {
     assertThat(left(Shown.of(page, adopted, shelf).root())).containsExactly("p/h words");
     Placement filled =
         Placement.of("band")
-            .withChanges(
+            .saying(
                 Map.of(
                     goodbones.document.LocalKey.parse("h content words"),
                     new goodbones.document.LocalValue.ContentIs(new FieldValue.Words("Ours"))));

@@ -11,10 +11,10 @@ public final class Laid {
   private Laid() {}
 
   public static Node show(Node revision, Placement placement) {
-    return Overlay.show(new RevisionIndex(revision), placement);
+    return Overlay.show(new RevisionIndex(revision), placement.layer());
   }
 
   public static Standing standing(Node revision, Placement placement) {
-    return new Standing(new RevisionIndex(revision), placement.changes());
+    return new Standing(new RevisionIndex(revision), placement.layer().changes());
   }
 }

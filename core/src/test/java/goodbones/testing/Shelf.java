@@ -144,7 +144,7 @@ public final class Shelf implements Library {
   /** A placement of a piece as it is now. */
   public Node placing(NodeId id, String pieceId) {
     return Node.placing(id, "", pieceId)
-        .withPlacement(Placement.of(pieceId).withSettled(current(pieceId)));
+        .withPlacement(Placement.of(pieceId).withBound(current(pieceId)));
   }
 
   public Trees.Placeable placeable(String pieceId) {

@@ -8,6 +8,7 @@ import goodbones.document.Editor;
 import goodbones.document.Field;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
+import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -68,7 +69,7 @@ public final class Trees {
     Placeable piece = pick(fit);
     return Optional.of(
         Node.placing(freshId(), "", piece.pieceId())
-            .withPlacement(Placement.of(piece.pieceId()).withSettled(piece.revision())));
+            .withPlacement(Placement.of(piece.pieceId()).withBound(piece.revision())));
   }
 
   private NodeId freshId() {
@@ -116,7 +117,7 @@ public final class Trees {
                       words,
                       random.nextBoolean()
                           ? Optional.empty()
-                          : Optional.of(new LocalValue.ContentIs(words())))));
+                          : Optional.of(new LocalChange(new LocalValue.ContentIs(words()), 0)))));
     }
     return Node.of(freshId(), Kind.BOX, "").withChildren(children);
   }

@@ -72,9 +72,9 @@ class NeverUnsettledApiTest {
   }
 
   @Test
-  void placementsFromBeforeAreSettledOnWhatTheyShow() {
+  void everyChangeCarriesTheRevisionThatItWasMadeOn() {
     String stored =
         database.queryForObject("select document from page where id = 'sf-home'", String.class);
-    assertThat(stored).contains("\"settled\":").doesNotContain("\"settled\":0");
+    assertThat(stored).contains("\"madeOn\":").doesNotContain("\"madeOn\":0");
   }
 }

@@ -2,15 +2,8 @@ package goodbones.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -40,20 +33,9 @@ class OldDatabaseTest {
 
   @DynamicPropertySource
   static void database(DynamicPropertyRegistry registry) {
-    registry.add("spring.datasource.url", () -> "jdbc:h2:file:" + unpacked());
-  }
-
-  private static Path unpacked() {
-    try (InputStream packed =
-        OldDatabaseTest.class.getResourceAsStream("/before-pieces-in-pieces.mv.db.gz")) {
-      Path folder = Files.createTempDirectory("good-bones-before");
-      try (InputStream in = new GZIPInputStream(Objects.requireNonNull(packed))) {
-        Files.copy(in, folder.resolve("data.mv.db"));
-      }
-      return folder.resolve("data");
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    registry.add(
+        "spring.datasource.url",
+        () -> "jdbc:h2:file:" + OldFile.unpacked("before-pieces-in-pieces"));
   }
 
   private JsonNode ok(Api.Answer answer) {

@@ -67,7 +67,7 @@ class ReplacementApiTest {
   }
 
   private static void filled(Placement placement, Set<String> words) {
-    for (LocalValue value : placement.changes().values()) {
+    for (LocalValue value : placement.layer().changes().values()) {
       if (value instanceof LocalValue.ContentIs is) {
         is.value().ifPresent(content -> add(content, words));
       }

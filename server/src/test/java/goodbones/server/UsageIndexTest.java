@@ -154,10 +154,10 @@ class UsageIndexTest {
         .forEach(
             (path, one) -> {
               if (kind.equals("piece")) {
-                rows.add(owner + "bound " + one.pieceId() + "@" + one.settled());
+                rows.add(owner + "bound " + one.pieceId() + "@" + one.bound());
               }
               if (placed) {
-                rows.add(kind + " " + id + " " + path + " " + one.pieceId() + " " + one.settled());
+                rows.add(kind + " " + id + " " + path + " " + one.pieceId() + " " + one.bound());
               }
             });
   }

@@ -201,14 +201,14 @@ public class Compositions {
   }
 
   private Placement placement(CompositionEntity.Part part, int revision) {
-    Placement placement = Placement.of(part.pieceId()).withSettled(revision);
+    Placement placement = Placement.of(part.pieceId()).withBound(revision);
     Node root = pieces.revision(part.pieceId(), revision).root();
     if (root.options().named(part.variant()).isEmpty()) {
       return placement;
     }
-    return placement.withChange(
+    return placement.with(
         new LocalKey(root.id(), Aspect.VARIANT),
-        Optional.of(new LocalValue.VariantIs(Optional.of(part.variant()))));
+        new LocalValue.VariantIs(Optional.of(part.variant())));
   }
 
   /**
@@ -228,7 +228,7 @@ public class Compositions {
       finishes.requireShown(
           siteId,
           sites.get(siteId).name(),
-          pieces.revision(each.pieceId(), each.settled()).finishes(),
+          pieces.revision(each.pieceId(), each.bound()).finishes(),
           "“" + pieces.names().get(each.pieceId()) + "”");
     }
     return sites.newPage(siteId, title, id -> PageStart.of(id, placed, Compositions::freshId));
@@ -297,8 +297,8 @@ public class Compositions {
   }
 
   private CompositionEntity.Part part(Placement placed) {
-    NodeId root = pieces.revision(placed.pieceId(), placed.settled()).root().id();
-    LocalValue variant = placed.changes().get(new LocalKey(root, Aspect.VARIANT));
+    NodeId root = pieces.revision(placed.pieceId(), placed.bound()).root().id();
+    LocalValue variant = placed.layer().changes().get(new LocalKey(root, Aspect.VARIANT));
     return new CompositionEntity.Part(
         placed.pieceId(),
         variant instanceof LocalValue.VariantIs is ? is.variant().orElse("") : "");

@@ -18,7 +18,6 @@ import goodbones.site.Scope;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /** What stands around the pages of the demo’s clients: details, menus, headers and footers. */
@@ -136,7 +135,7 @@ final class DemoFrames {
     Node section = now.root().children().get(0);
     Placement placement = section.placement().orElseThrow();
     for (Map.Entry<LocalKey, LocalValue> one : words) {
-      placement = placement.withChange(one.getKey(), Optional.of(one.getValue()));
+      placement = placement.with(one.getKey(), one.getValue());
     }
     Node said = now.root().withChildren(List.of(section.withPlacement(placement)));
     sites.write(part, now.version(), said);

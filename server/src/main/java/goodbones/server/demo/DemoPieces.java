@@ -284,9 +284,7 @@ final class DemoPieces {
     Map.Entry<LocalKey, LocalValue> tint = scheme("pl-section", "tinted");
     Variant tinted =
         new Variant(
-            "pl-tinted",
-            "On a tint",
-            Placement.of("").withChange(tint.getKey(), Optional.of(tint.getValue())));
+            "pl-tinted", "On a tint", Placement.of("").with(tint.getKey(), tint.getValue()));
     return section.withOptions(section.options().withVariants(List.of(tinted)));
   }
 

@@ -65,7 +65,7 @@ final class DemoWork {
                     node.withPlacement(
                         node.placement()
                             .orElseThrow()
-                            .withSettled(revision)
+                            .withBound(revision)
                             .withPin(Optional.of(new Pin(revision, Pin.Reason.HELD)))));
     sites.write(page, now.version(), held);
   }

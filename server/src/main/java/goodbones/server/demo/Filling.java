@@ -37,7 +37,7 @@ final class Filling {
     this.pieces = pieces;
     this.editor = new PageEditor(Showing.BOUND, pieces, new Rebasing(pieces, Showing.BOUND));
     this.placement = NodeId.of(id);
-    Placement placed = Placement.of(piece).withSettled(this.pieces.current(piece));
+    Placement placed = Placement.of(piece).withBound(this.pieces.current(piece));
     this.page = Make.page("filling", Node.placing(placement, "", piece).withPlacement(placed));
   }
 

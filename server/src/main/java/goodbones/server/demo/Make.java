@@ -92,7 +92,7 @@ final class Make {
       changes.put(change.getKey(), change.getValue());
     }
     return Node.placing(NodeId.of(id), "", piece)
-        .withPlacement(Placement.of(piece).withChanges(changes));
+        .withPlacement(Placement.of(piece).saying(changes));
   }
 
   /** A list of like items, all made from one pattern. */
@@ -110,7 +110,7 @@ final class Make {
       changes.put(change.getKey(), change.getValue());
     }
     Node item = Node.item(NodeId.of(id));
-    return item.withPlacement(item.placement().orElseThrow().withChanges(changes));
+    return item.withPlacement(item.placement().orElseThrow().saying(changes));
   }
 
   /** A part that a placement may switch off. */

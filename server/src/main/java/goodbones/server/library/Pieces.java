@@ -224,9 +224,14 @@ public class Pieces implements Library {
     return Placements.mapped(
         root,
         (path, placement) ->
-            placement.settled() == 0
-                ? placement.withSettled(current(placement.pieceId()))
-                : placement);
+            bound(
+                placement.bound() == 0
+                    ? placement.withBound(current(placement.pieceId()))
+                    : placement));
+  }
+
+  private static Placement bound(Placement placement) {
+    return placement.made(placement.bound());
   }
 
   /**
@@ -290,7 +295,7 @@ public class Pieces implements Library {
     int next = piece.currentRevision() + 1;
     int needed =
         Placements.of(root).values().stream()
-            .mapToInt(p -> revision(p.pieceId(), p.settled()).finishes())
+            .mapToInt(p -> revision(p.pieceId(), p.bound()).finishes())
             .reduce(finishes, Math::max);
     revisions.save(
         new RevisionEntity(new Revision(piece.id(), next, root, note, needed), clock.instant()));
@@ -310,13 +315,13 @@ public class Pieces implements Library {
         .forEach(
             placement -> {
               int current = current(placement.pieceId());
-              if (placement.settled() != current) {
+              if (placement.bound() != current) {
                 throw new BadInput(
                     "draft",
                     "“"
                         + entity(placement.pieceId()).name()
                         + "” stands in this draft in revision "
-                        + placement.settled()
+                        + placement.bound()
                         + ", and the current one is "
                         + current
                         + ": answer what it asks under Rollouts first");

@@ -78,7 +78,7 @@ interface PlacedRepository extends CrudRepository<PlacedRow, PlacedRow.Key> {
   @Query(
       "select distinct p.id.ownerId from PlacedRow p, PieceEntity c"
           + " where p.id.ownerKind in ('piece', 'draft') and c.id = p.pieceId"
-          + " and p.settled <> c.currentRevision")
+          + " and p.bound <> c.currentRevision")
   List<String> waiting();
 
   @Query(

@@ -24,7 +24,7 @@ class PlacedRow {
   @EmbeddedId private Key id = new Key("", "", "");
   private @Nullable String siteId;
   private String pieceId = "";
-  private int settled;
+  private int bound;
   private @Nullable Integer pinned;
   private boolean held;
   private int changes;
@@ -35,7 +35,7 @@ class PlacedRow {
     this.id = id;
     this.siteId = siteId.isEmpty() ? null : siteId;
     this.pieceId = placement.pieceId();
-    this.settled = placement.settled();
+    this.bound = placement.bound();
     this.pinned = placement.pin().map(Pin::revision).orElse(null);
     this.held = placement.pin().filter(p -> p.reason() == Pin.Reason.HELD).isPresent();
     this.changes = placement.changes().size();
@@ -57,7 +57,7 @@ class PlacedRow {
     return pieceId;
   }
 
-  int settled() {
-    return settled;
+  int bound() {
+    return bound;
   }
 }

@@ -48,7 +48,7 @@ public enum Referred {
       case FILE -> Uses.of(root).files();
       case BOUND ->
           Placements.of(root).values().stream()
-              .map(one -> BoundIn.name(one.pieceId(), one.settled()))
+              .map(one -> BoundIn.name(one.pieceId(), one.bound()))
               .collect(Collectors.toCollection(TreeSet::new));
     };
   }

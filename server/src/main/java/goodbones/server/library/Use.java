@@ -24,7 +24,7 @@ public record Use(
   /** What a query begins with that reads these from rows {@code p}. */
   static final String OF_ROW =
       "select new goodbones.server.library.Use(p.pieceId, p.id.ownerKind, p.id.ownerId,"
-          + " coalesce(p.siteId, ''), p.id.path, p.settled, p.pinned, p.changes, p.held)"
+          + " coalesce(p.siteId, ''), p.id.path, p.bound, p.pinned, p.changes, p.held)"
           + " from PlacedRow p";
 
   private static final String PAGE = "page";
@@ -35,7 +35,7 @@ public record Use(
       String ownerId,
       String siteId,
       String path,
-      int settled,
+      int bound,
       @Nullable Integer pinned,
       int changes,
       boolean held) {
@@ -45,7 +45,7 @@ public record Use(
         ownerId,
         siteId,
         path,
-        !ownerKind.equals(PAGE) ? settled : pinned == null ? 0 : pinned,
+        !ownerKind.equals(PAGE) ? bound : pinned == null ? 0 : pinned,
         changes,
         held);
   }

@@ -102,7 +102,7 @@ final class Describing {
                         verdict.name().toLowerCase(),
                         title(key),
                         label(key),
-                        wording.value(Optional.ofNullable(rebased.moved().changes().get(key)))));
+                        wording.value(Optional.ofNullable(rebased.said().changes().get(key)))));
               }
             });
     rebased

@@ -131,14 +131,14 @@ class Planning {
             one -> {
               String placed = one.placement().pieceId();
               Describing describing =
-                  new Describing(pieces, placed, one.placement().settled(), one.wanted(), house);
+                  new Describing(pieces, placed, one.placement().bound(), one.wanted(), house);
               return new Inside(
                   one.pieceId(),
                   pieces.get(one.pieceId()).name(),
                   one.path().value(),
                   placed,
                   pieces.get(placed).name(),
-                  one.placement().settled(),
+                  one.placement().bound(),
                   one.wanted(),
                   one.rebased().allQuestions().stream()
                       .map(

@@ -153,7 +153,7 @@ class Replacing {
     Map<String, Adopted> adopted = sites.adopted();
     reached.values().forEach(site -> exchange(replacement, site, by));
     String note = "“" + name(by) + "” in the place of “" + name(pieceId) + "”";
-    Placement bound = Placement.of(by).withSettled(pieces.toPlace(by));
+    Placement bound = Placement.of(by).withBound(pieces.toPlace(by));
     List<String> containers =
         pieces.replace(pieceId, note, root -> replacement.in(root, Showing.BOUND, bound).root());
     List<Rollout.FilledStep> filled = new ArrayList<>();
@@ -218,7 +218,7 @@ class Replacing {
         siteName,
         pieces.revision(by, revision).finishes(),
         "Revision " + revision + " of “" + name(by) + "”");
-    Placement placing = Placement.of(by).withSettled(revision);
+    Placement placing = Placement.of(by).withBound(revision);
     for (String pageId : usage.pagesUsing(site.id, List.of(replacement.pieceId()))) {
       PageState page = sites.page(pageId);
       Replacement.Outcome outcome = replacement.in(page.root(), here, placing);

@@ -88,10 +88,4 @@ interface PageRepository extends JpaRepository<PageEntity, String> {
       "select new goodbones.server.sites.PageName(p.id, p.siteId, p.title, p.address)"
           + " from PageEntity p where p.id in :ids")
   List<PageName> names(Collection<String> ids);
-
-  /** Pages with placements that do not know yet what they are settled on. */
-  @Query(
-      "select p from PageEntity p where p.document like '%\"pieceId\"%'"
-          + " and p.document not like '%\"settled\":%'")
-  List<PageEntity> unsettled();
 }

@@ -332,11 +332,10 @@ public class Sites {
         Placements.mapped(
             root,
             (path, placement) ->
-                placement.settled() == 0
-                    ? placement.withSettled(
-                        here.revisions()
-                            .getOrDefault(placement.pieceId(), pieces.current(placement.pieceId())))
-                    : placement);
+                bound(
+                    placement,
+                    here.revisions()
+                        .getOrDefault(placement.pieceId(), pieces.current(placement.pieceId()))));
     PageEntity page = new PageEntity(id, siteId, title, address, description);
     if (address.equals("/")) {
       page.describe(new PageSaid(title, address, description, "", PageKind.HOME, true));
@@ -347,6 +346,11 @@ public class Sites {
     refile(siteId);
     usage.page(siteId, id, settled);
     adoptPlaced(siteId, settled);
+  }
+
+  private static Placement bound(Placement placement, int current) {
+    Placement bound = placement.bound() == 0 ? placement.withBound(current) : placement;
+    return bound.made(current);
   }
 
   /** Notes that the pages of a site are others now, or that something else is said of them. */
@@ -375,8 +379,8 @@ public class Sites {
   private void adoptPlaced(String siteId, Node root) {
     Map<String, Integer> here = new HashMap<>(adopted(siteId).revisions());
     for (Placement placement : Placements.of(root).values()) {
-      if (here.putIfAbsent(placement.pieceId(), placement.settled()) == null) {
-        adopt(siteId, placement.pieceId(), placement.settled());
+      if (here.putIfAbsent(placement.pieceId(), placement.bound()) == null) {
+        adopt(siteId, placement.pieceId(), placement.bound());
       }
     }
   }

@@ -265,17 +265,16 @@ final class Draw {
     for (int i = 0; i < settings.size(); i += 3) {
       StyleKey key = StyleKey.parse(settings.get(i + 1));
       changed =
-          changed.withChange(
+          changed.with(
               new LocalKey(NodeId.of(settings.get(i)), Aspect.style(key)),
-              Optional.of(
-                  new LocalValue.StyleIs(Optional.of(StyleValue.parse(settings.get(i + 2))))));
+              new LocalValue.StyleIs(Optional.of(StyleValue.parse(settings.get(i + 2)))));
     }
     return placed.withPlacement(changed);
   }
 
   /** Another piece, which stands here in its first revision. */
   Node placing(String part, String piece) {
-    return Node.placing(id(part), "", piece).withPlacement(Placement.of(piece).withSettled(1));
+    return Node.placing(id(part), "", piece).withPlacement(Placement.of(piece).withBound(1));
   }
 
   /** Items one below the other. */
@@ -306,7 +305,7 @@ final class Draw {
     for (int i = 0; i < filled.length; i += 2) {
       LocalKey key = new LocalKey(id(filled[i]), Aspect.content("words"));
       LocalValue value = new LocalValue.ContentIs(FieldValue.Words.standIn(filled[i + 1]));
-      says = says.withChange(key, Optional.of(value));
+      says = says.with(key, value);
     }
     return item.withPlacement(says);
   }
@@ -315,7 +314,7 @@ final class Draw {
   Node withIcon(Node item, String part, String icon) {
     LocalKey key = new LocalKey(id(part), Aspect.content("icon"));
     LocalValue value = new LocalValue.ContentIs(FieldValue.Icon.of(icon));
-    return item.withPlacement(item.placement().orElseThrow().withChange(key, Optional.of(value)));
+    return item.withPlacement(item.placement().orElseThrow().with(key, value));
   }
 
   /** A named form of the piece, as what is changed in it. */
@@ -334,7 +333,7 @@ final class Draw {
     }
 
     private Form with(NodeId node, Aspect aspect, LocalValue value) {
-      layer = layer.withChange(new LocalKey(node, aspect), Optional.of(value));
+      layer = layer.with(new LocalKey(node, aspect), value);
       return this;
     }
 

@@ -105,7 +105,7 @@ sealed interface HandEdit extends AskedEdit {
       NodeId id = aim.bench().ids().get();
       Placement placed = aim.placing(piece);
       if (Boolean.TRUE.equals(shell)) {
-        Node root = aim.bench().library().expanded(piece, placed.settled()).drawn();
+        Node root = aim.bench().library().expanded(piece, placed.bound()).drawn();
         return new ReadEdit(
             aim.landing()
                 .into(parent, Aim.before(before), new Landing.Brought(List.of(Shell.of(root, id)))),

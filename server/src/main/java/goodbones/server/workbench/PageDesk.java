@@ -91,7 +91,7 @@ final class PageDesk extends OpenDesk {
         site().name(),
         pieces.revision(pieceId, revision).finishes(),
         "Revision " + revision + " of “" + pieces.names().get(pieceId) + "”");
-    return Placement.of(pieceId).withSettled(revision);
+    return Placement.of(pieceId).withBound(revision);
   }
 
   @Override

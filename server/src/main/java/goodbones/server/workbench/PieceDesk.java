@@ -102,7 +102,7 @@ final class PieceDesk extends OpenDesk {
 
   @Override
   public Placement placing(String pieceId) {
-    return Placement.of(pieceId).withSettled(pieces.toPlace(pieceId));
+    return Placement.of(pieceId).withBound(pieces.toPlace(pieceId));
   }
 
   @Override

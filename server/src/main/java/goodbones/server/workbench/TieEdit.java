@@ -200,7 +200,8 @@ sealed interface TieEdit extends AskedEdit {
               .subtree()
               .placement()
               .ifPresent(
-                  placement -> placement.changes().values().forEach(value -> count(value, own)));
+                  placement ->
+                      placement.layer().changes().values().forEach(value -> count(value, own)));
         }
       }
       String kinds =

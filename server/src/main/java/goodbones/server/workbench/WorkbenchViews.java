@@ -3,6 +3,7 @@ package goodbones.server.workbench;
 import goodbones.document.Aspect;
 import goodbones.document.Device;
 import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -14,6 +15,7 @@ import goodbones.library.Members;
 import goodbones.library.Origin;
 import goodbones.library.Placements;
 import goodbones.library.Shown;
+import goodbones.library.Translation;
 import goodbones.library.VariantEditor;
 import goodbones.server.drawing.Wording;
 import goodbones.server.library.PieceState;
@@ -197,6 +199,14 @@ class WorkbenchViews {
     }
   }
 
+  /** What a placement says, as what is shown in it has it. */
+  private Layer said(Placement carrier, Node inside, Shown shown) {
+    return shown
+        .carried(inside.id())
+        .map(origin -> Translation.layer(pieces, carrier, origin.revision()))
+        .orElseGet(carrier::layer);
+  }
+
   private PlacementView placement(
       Node member, String in, Map<NodeId, Placement> own, Shown shown, Wording wording) {
     Optional<Placement> itself = Optional.ofNullable(own.get(member.id()));
@@ -208,7 +218,7 @@ class WorkbenchViews {
     List<LocalChangeView> changes = new ArrayList<>();
     int fillings = 0;
     for (Map.Entry<LocalKey, LocalValue> entry :
-        Objects.requireNonNull(own.get(carrier)).changes().entrySet()) {
+        said(Objects.requireNonNull(own.get(carrier)), root, shown).changes().entrySet()) {
       LocalKey key = entry.getKey();
       NodeId id = key.node().within(carrier);
       if (!id.value().startsWith(within)) {

@@ -9,6 +9,7 @@ import goodbones.document.Edit;
 import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalOrder;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
@@ -59,9 +60,9 @@ class DocumentJsonTest {
             new LocalValue.IsRemoved(),
             new LocalKey(BUTTON.id(), Aspect.PLACED),
             new LocalValue.PlacedUnder(NodeId.of("s"), Optional.of(BUTTON)));
-    return Placement.of("piece")
-        .withChanges(changes)
-        .withOrder(NodeId.of("s"), List.of(HEADING, BUTTON.id()))
+    return Placement.of("piece", 3)
+        .saying(changes)
+        .withOrder(NodeId.of("s"), Optional.of(new LocalOrder(List.of(HEADING, BUTTON.id()), 3)))
         .withPin(Optional.of(new Pin(4, Pin.Reason.HELD)));
   }
 

@@ -99,10 +99,10 @@ class StartersTest {
   }
 
   private Shown on(Starter starter, Optional<String> variant) {
-    Placement placement = Placement.of(starter.id()).withSettled(1);
+    Placement placement = Placement.of(starter.id()).withBound(1);
     if (variant.isPresent()) {
       LocalKey key = new LocalKey(starter.root().id(), Aspect.VARIANT);
-      placement = placement.withChange(key, Optional.of(new LocalValue.VariantIs(variant)));
+      placement = placement.with(key, new LocalValue.VariantIs(variant));
     }
     Node placed = Node.placing(NodeId.of("p"), "", starter.id()).withPlacement(placement);
     Node page = Node.of(NodeId.of("page"), Kind.PAGE, "").withChildren(List.of(placed));

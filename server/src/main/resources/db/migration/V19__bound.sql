@@ -1,0 +1,2 @@
+-- The revision that a placement inside a piece names.
+alter table placed alter column settled rename to bound;
