@@ -26,13 +26,16 @@ import java.util.function.Function;
 final class ItemEdits {
   private final Shown shown;
   private final Function<NodeId, Layer> said;
+  private final Function<NodeId, Node> copy;
 
   /**
    * @param said what is said at the placement that a node stands in
+   * @param copy of something that is shown, to be put anywhere
    */
-  ItemEdits(Shown shown, Function<NodeId, Layer> said) {
+  ItemEdits(Shown shown, Function<NodeId, Layer> said, Function<NodeId, Node> copy) {
     this.shown = shown;
     this.said = said;
+    this.copy = copy;
   }
 
   /** The list that an item stands in. */
@@ -111,12 +114,43 @@ final class ItemEdits {
     Set<NodeId> inside = new HashSet<>();
     item.walk(node -> inside.add(node.id().inner()));
     takenAlong(list, inside, edits);
+    movedOut(list, item, inside, edits);
     if (now.own().contains(item.id().own())) {
       said.apply(list).changes().keySet().stream()
           .filter(key -> key.node().isOrIsIn(item.id().inner()))
           .forEach(key -> edits.add(new Edit.SetLocal(list.outer(), key, Optional.empty())));
     }
     return new Edit.Group(edits);
+  }
+
+  /** What was moved out of an item stays when that is left out, as the placement's own. */
+  private void movedOut(NodeId list, Node item, Set<NodeId> inside, List<Edit> edits) {
+    Layer here = said.apply(list);
+    here.changes()
+        .forEach(
+            (key, value) -> {
+              NodeId shownId = key.node().within(list.outer());
+              if (value instanceof LocalValue.PlacedUnder placed
+                  && placed.inserted().isEmpty()
+                  && key.node().isIn(item.id().inner())
+                  && !placed.parent().isOrIsIn(item.id().inner())
+                  && !inside.contains(placed.parent())
+                  && shown.members().find(shownId).isPresent()) {
+                Node own = copy.apply(shownId);
+                edits.add(0, new Edit.SetLocal(list.outer(), key, Optional.empty()));
+                edits.add(
+                    new Edit.SetLocal(
+                        list.outer(),
+                        new LocalKey(own.id(), Aspect.PLACED),
+                        Optional.of(
+                            new LocalValue.PlacedUnder(placed.parent(), Optional.of(own)))));
+                List<NodeId> order =
+                    here.order().getOrDefault(placed.parent(), List.of()).stream()
+                        .map(id -> id.equals(key.node()) ? own.id() : id)
+                        .toList();
+                edits.add(new Edit.SetOrder(list.outer(), placed.parent(), order));
+              }
+            });
   }
 
   /** An item at another place in its list. */

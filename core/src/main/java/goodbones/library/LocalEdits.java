@@ -41,7 +41,7 @@ final class LocalEdits {
     this.shown = shown;
     this.showing = showing;
     this.library = library;
-    this.items = new ItemEdits(shown, this::said);
+    this.items = new ItemEdits(shown, this::said, this::copied);
   }
 
   /**
@@ -431,11 +431,14 @@ final class LocalEdits {
     return shown.carrier(id).map(NodeId::isInside).orElse(false);
   }
 
+  private Node copied(NodeId id) {
+    return Lifting.from(stored, shown, library, showing, this::derived, id)
+        .lifted(unfilled().taken(id).orElseThrow(() -> Refused.gone(id)));
+  }
+
   /** A move out of a placement is a removal there and an independent copy elsewhere. */
   private Edit moveOut(Edit.Move e, Node moved) {
-    Node copy =
-        Lifting.from(stored, shown, library, showing, this::derived, e.node())
-            .lifted(unfilled().taken(moved.id()).orElse(moved));
+    Node copy = copied(moved.id());
     Edit.Insert there = new Edit.Insert(e.parent(), e.index(), copy);
     return new Edit.Group(
         List.of(remove(new Edit.Remove(e.node())), e.parent().isInside() ? insert(there) : there));

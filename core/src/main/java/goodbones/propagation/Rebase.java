@@ -219,7 +219,7 @@ public final class Rebase {
     List<Question> asked = List.copyOf(questions.values());
     Settling settling =
         new Settling(
-            placementId + "\n" + shownNow,
+            KeptCopies.seed(placementId, shownNow),
             stored,
             translation,
             to,

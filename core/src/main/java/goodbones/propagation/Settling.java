@@ -1,6 +1,7 @@
 package goodbones.propagation;
 
 import goodbones.document.Aspect;
+import goodbones.document.Catalogue;
 import goodbones.document.Kind;
 import goodbones.document.Layer;
 import goodbones.document.LocalChange;
@@ -20,7 +21,6 @@ import goodbones.library.RevisionIndex;
 import goodbones.library.Showing;
 import goodbones.library.Standing;
 import goodbones.library.Translation;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -29,7 +29,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Predicate;
 
@@ -48,6 +47,9 @@ final class Settling {
   private final Function<LocalKey, NodeId> topmostGone;
   private final Function<LocalKey, RevisionIndex> without;
   private final Scope scope;
+
+  /** What is inserted here already. */
+  private final Set<NodeId> inserted = new HashSet<>();
 
   /** The parents whose order one of the answers has written. */
   private final Set<NodeId> ordered = new HashSet<>();
@@ -93,6 +95,11 @@ final class Settling {
     this.verdicts = verdicts;
     this.questions = questions;
     this.written = written;
+    for (LocalValue value : said.changes().values()) {
+      if (value instanceof LocalValue.PlacedUnder placed) {
+        placed.inserted().ifPresent(tree -> tree.walk(node -> inserted.add(node.id())));
+      }
+    }
   }
 
   /**
@@ -278,7 +285,6 @@ final class Settling {
       List<LocalKey> keys,
       SortedMap<LocalKey, LocalValue> changes,
       Map<NodeId, List<NodeId>> order) {
-    NodeId home = survivor(top, then.standing());
     Optional<Node> shown = then.shown(top).map(node -> ofItsItems(node, then));
     Set<NodeId> copied = new HashSet<>();
     Optional<Node> left =
@@ -286,7 +292,9 @@ final class Settling {
             .map(node -> withoutSurvivors(node, copied, false))
             .filter(node -> !node.kind().isMember() || !node.children().isEmpty());
     if (left.isPresent()) {
-      Node copy = Placements.mapped(lifting(then).lifted(left.get()), this::staying);
+      Node lifted = Placements.mapped(lifting(then).lifted(left.get()), this::staying);
+      Node copy = standing(lifted, top, then.standing());
+      NodeId home = survivor(copy, top, then.standing()).orElseGet(() -> last.root().id());
       changes.put(
           new LocalKey(copy.id(), Aspect.PLACED),
           new LocalValue.PlacedUnder(home, Optional.of(copy)));
@@ -336,12 +344,35 @@ final class Settling {
     return follows ? own : own.withPin(Optional.of(new Pin(from, Pin.Reason.WAITING)));
   }
 
-  private NodeId survivor(NodeId gone, Standing stood) {
+  /** A column that no row can hold any more has a row of its own. */
+  private Node standing(Node copy, NodeId gone, Standing stood) {
+    boolean alone = copy.standsAs() == Kind.COLUMN && survivor(copy, gone, stood).isEmpty();
+    return alone
+        ? Node.of(fresh(NodeId.of("row").within(gone)), Kind.ROW, "").withChildren(List.of(copy))
+        : copy;
+  }
+
+  /** The nearest of what it stood in that is still there and can hold it. */
+  private Optional<NodeId> survivor(Node copy, NodeId gone, Standing stood) {
     return stood.upwards(gone).stream()
         .skip(1)
         .filter(at -> isThere.test(at) && !isMember(at))
-        .findFirst()
-        .orElseGet(() -> last.root().id());
+        .filter(
+            at ->
+                last.node(at)
+                    .or(() -> stood.node(at))
+                    .filter(node -> Catalogue.mayHold(node.kind(), standsAs(copy)))
+                    .isPresent())
+        .findFirst();
+  }
+
+  /** As what a placement stands is said by the piece that it places. */
+  private Kind standsAs(Node copy) {
+    if (copy.kind() != Kind.PLACEMENT || copy.placement().isEmpty()) {
+      return copy.standsAs();
+    }
+    Placement placed = copy.placement().get();
+    return library.expanded(placed.pieceId(), placed.bound()).root().standsAs();
   }
 
   private boolean isMember(NodeId id) {
@@ -386,9 +417,12 @@ final class Settling {
     return ids;
   }
 
-  /** Ids are never reused, and the same settlement gives the same ids. */
+  /** Never the id of a copy that is there already: that may have been edited. */
   private NodeId fresh(NodeId id) {
-    byte[] name = (seed + "\n" + id).getBytes(StandardCharsets.UTF_8);
-    return NodeId.of(UUID.nameUUIDFromBytes(name).toString());
+    NodeId copy = KeptCopies.id(seed, id);
+    for (int again = 1; inserted.contains(copy); again++) {
+      copy = KeptCopies.id(seed + "\n" + again, id);
+    }
+    return copy;
   }
 }

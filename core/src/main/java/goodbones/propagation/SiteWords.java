@@ -29,6 +29,9 @@ final class SiteWords {
   private final SortedMap<LocalKey, Slot> becoming = new TreeMap<>();
   private final SortedMap<LocalKey, OutOfSight> gone = new TreeMap<>();
 
+  /** What fills a slot that goes by another id from now on, for it was unlinked. */
+  private final SortedMap<LocalKey, Optional<FieldValue>> moved = new TreeMap<>();
+
   /** A slot that becomes one of the whole site, with what is shown in it where. */
   private static final class Slot {
     private final String pieceId;
@@ -68,13 +71,18 @@ final class SiteWords {
     View view = new View(first, said);
     View after = new View(last, said);
     for (LocalKey key : first.siteSlots()) {
-      FieldValue value = ofSite.filled().get(slot(key));
-      boolean here = value != null && !said.changes().containsKey(key);
-      if (here && view.sees(key) && !(after.sees(key) && isRead(last, key))) {
+      LocalKey slot = slot(way.backwards(key));
+      FieldValue value = ofSite.filled().get(slot);
+      if (value == null || said.changes().containsKey(key) || !view.sees(key)) {
+        continue;
+      }
+      if (!after.sees(key) || !isRead(last, key)) {
         gone.merge(
-            slot(key),
-            new OutOfSight(pieceId, key.node(), slot(key), value, List.of(place)),
+            slot,
+            new OutOfSight(pieceId, key.node(), slot, value, List.of(place)),
             SiteWords::together);
+      } else if (!slot.equals(slot(key)) && !isFilled(key)) {
+        moved.put(slot(key), Optional.of(value));
       }
     }
     for (LocalKey key : last.siteSlots()) {
@@ -172,7 +180,7 @@ final class SiteWords {
 
   /** What the site's slots are filled with by what all its pages show, and by what was decided. */
   SortedMap<LocalKey, Optional<FieldValue>> filled() {
-    SortedMap<LocalKey, Optional<FieldValue>> filled = new TreeMap<>();
+    SortedMap<LocalKey, Optional<FieldValue>> filled = new TreeMap<>(moved);
     becoming.forEach(
         (key, slot) -> {
           Optional<FieldValue> value =

@@ -4,6 +4,7 @@ import goodbones.document.Aspect;
 import goodbones.document.FieldValue;
 import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
+import goodbones.document.LocalOrder;
 import goodbones.document.LocalValue;
 import goodbones.document.NodeId;
 import goodbones.document.Pin;
@@ -204,7 +205,9 @@ public final class TakeBack {
     Map<String, Integer> shownBefore = rollout.before(site.siteId());
     int from = now.pin().map(Pin::revision).orElse(rollout.after(site.siteId()).get(piece));
     Since since =
-        written == null ? unwritten(now, from, shownBefore.get(piece)) : since(now, written, from);
+        written == null
+            ? unwritten(now, from, shownBefore.get(piece))
+            : since(now, written, from, shownBefore.getOrDefault(piece, from));
     int to = since.merged().pin().map(Pin::revision).orElse(shownBefore.get(piece));
     Adopted then = site.adopted().with(shownBefore).filled(filledBefore(site));
     Scope scope = scope(since, to);
@@ -246,12 +249,16 @@ public final class TakeBack {
     return new Since(now, keys, List.of(), none, none);
   }
 
-  private Since since(Placement now, Rollout.WrittenStep written, int from) {
+  private Since since(Placement now, Rollout.WrittenStep written, int from, int to) {
     Placement after = written.after();
     Placement before = written.before();
     Translation is = Translation.of(library, now, from);
     Translation was = Translation.of(library, after, from);
     Translation stood = Translation.of(library, before, from);
+    KeptCopies copies =
+        new KeptCopies(
+            KeptCopies.seed(written.placementId(), to),
+            Translation.of(library, before, to).target());
     Placement merged = before;
     Set<LocalKey> done = new TreeSet<>();
     List<Reset> resets = new ArrayList<>();
@@ -261,6 +268,10 @@ public final class TakeBack {
       Optional<LocalValue> n = is.layer().at(key);
       Optional<LocalValue> a = was.layer().at(key);
       if (n.equals(a)) {
+        continue;
+      }
+      if (a.isPresent() && stood.layer().at(key).isEmpty() && copies.isCopy(key)) {
+        copies.became(a.get(), n);
         continue;
       }
       Optional<LocalKey> had = stood.stored(key);
@@ -280,8 +291,27 @@ public final class TakeBack {
       }
     }
     merged = withOrders(merged, now, is, was, stood);
+    merged = inOriginals(merged, copies, to);
     Optional<Pin> pin = now.pin().equals(after.pin()) ? before.pin() : now.pin();
     return new Since(merged.withPin(pin), done, resets, after, before);
+  }
+
+  /** What was done in copies since is said of what they are copies of, which comes back. */
+  private static Placement inOriginals(Placement merged, KeptCopies copies, int to) {
+    Placement with = merged;
+    for (Map.Entry<LocalKey, LocalValue> each : copies.said().entrySet()) {
+      with = with.withChange(each.getKey(), Optional.of(new LocalChange(each.getValue(), to)));
+    }
+    for (Map.Entry<NodeId, List<NodeId>> each : copies.order().entrySet()) {
+      with = with.withOrder(each.getKey(), Optional.of(new LocalOrder(each.getValue(), to)));
+    }
+    return with.mapped(
+        (key, value) ->
+            Optional.of(
+                value instanceof LocalValue.PlacedUnder placed
+                    ? new LocalValue.PlacedUnder(
+                        copies.original(placed.parent()), placed.inserted())
+                    : value));
   }
 
   private static Question reset(LocalKey key, Optional<LocalValue> after, LocalValue stood) {

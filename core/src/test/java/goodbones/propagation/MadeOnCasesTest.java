@@ -260,6 +260,48 @@ class MadeOnCasesTest {
     assertThat(site.page).isEqualTo(before);
   }
 
+  /** What is kept stands where the catalogue lets it stand. */
+  @Test
+  void aLabelThatIsKeptDoesNotLandStraightInARow() {
+    Node label =
+        Node.of(id("l"), Kind.LABEL, "")
+            .withContent("words", new goodbones.document.FieldValue.Words("Label"));
+    Node column = Node.of(id("c"), Kind.COLUMN, "").withChildren(List.of(label));
+    Node row = Node.of(id("r"), Kind.ROW, "").withChildren(List.of(column));
+    Node list =
+        column.withChildren(
+            List.of(
+                Node.of(id("pat"), Kind.PATTERN, "")
+                    .withChildren(List.of(box("card", text("w", "W")))),
+                Node.item(id("i1"))));
+    shelf.keep("E", box("er", row));
+    SmallSite other = new SmallSite(shelf, shelf.placing(id("e"), "E"));
+    other.edit(paint("e/l", "red"));
+    shelf.release(
+        "E", box("er", row.withChildren(List.of(list))), asked -> java.util.Optional.empty());
+    assertThat(other.asks("E")).extracting(Question::verdict).containsExactly(Verdict.GONE);
+    other.rollOut(Settlement.STAY, "E");
+    assertThat(other.words()).contains("Label");
+    assertThat(goodbones.document.Catalogue.faults(other.shown().root())).isEmpty();
+    assertThat(other.unsettled()).isEmpty();
+  }
+
+  /** A column whose row is gone has a row of its own where it is kept. */
+  @Test
+  void aColumnThatIsKeptHasARowAroundIt() {
+    Node column = Node.of(id("c"), Kind.COLUMN, "").withChildren(List.of(text("t", "In it")));
+    shelf.keep(
+        "E",
+        box("er", text("v", "Out"), Node.of(id("r"), Kind.ROW, "").withChildren(List.of(column))));
+    SmallSite other = new SmallSite(shelf, shelf.placing(id("e"), "E"));
+    other.edit(paint("e/t", "red"));
+    other.edit(new Edit.Move(id("e/v"), id("e/c"), 0));
+    other.release("E", remove("r"));
+    other.rollOut(Settlement.STAY, "E");
+    assertThat(other.words()).containsExactlyInAnyOrder("Out", "In it");
+    assertThat(goodbones.document.Catalogue.faults(other.shown().root())).isEmpty();
+  }
+
   /** Case 42. */
   @Test
   void doingAgainWhatIsDoneAlreadyIsNoError() {

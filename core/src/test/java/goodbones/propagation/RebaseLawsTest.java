@@ -22,6 +22,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
@@ -322,6 +323,34 @@ class RebaseLawsTest {
                 .isEmpty();
           }
         });
+  }
+
+  @Test
+  void whatWasAnsweredIsNotAskedAgainAtTheSameRevision() {
+    int[] answered = {0};
+    everyScene(
+        2,
+        scene -> {
+          Random random = new Random(scene.seed);
+          Rebased rebased = rebase(scene, scene.placement(), 1, 3);
+          if (rebased.questions().isEmpty()) {
+            return;
+          }
+          Map<String, Settlement> answers = new HashMap<>();
+          for (Question question : rebased.allQuestions()) {
+            List<Settlement> choices = question.choices().stream().sorted().toList();
+            answers.put(question.id(), choices.get(random.nextInt(choices.size())));
+          }
+          Placement after = rebased.settled(answers);
+          Rebased again = rebase(scene, after, 3, 3);
+          assertThat(
+                  again.questions().stream()
+                      .filter(q -> q.keys().stream().anyMatch(again.seen()::contains)))
+              .as("seed %d, answers %s", scene.seed, answers)
+              .isEmpty();
+          answered[0]++;
+        });
+    assertThat(answered[0]).isGreaterThan(SCENES / 20);
   }
 
   @Test

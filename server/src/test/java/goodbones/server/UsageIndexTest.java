@@ -51,7 +51,7 @@ class UsageIndexTest {
         .forEach(
             row -> rows.add(String.join(" ", row.values().stream().map(String::valueOf).toList())));
     database
-        .queryForList("select owner_kind, owner_id, path, piece_id, settled from placed")
+        .queryForList("select owner_kind, owner_id, path, piece_id, bound from placed")
         .forEach(
             row -> rows.add(String.join(" ", row.values().stream().map(String::valueOf).toList())));
     return rows;

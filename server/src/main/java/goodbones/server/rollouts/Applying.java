@@ -92,6 +92,7 @@ class Applying {
     List<Rollout.AdoptedStep> adopted = new ArrayList<>();
     List<Rollout.WrittenStep> written = new ArrayList<>();
     List<Rollout.FilledStep> filled = new ArrayList<>();
+    Allowing allowing = new Allowing(sites, pieces);
     for (String siteId : request.sites()) {
       Carrying.ToSite load = loads.get(siteId);
       Map<String, Integer> revisions =
@@ -112,7 +113,7 @@ class Applying {
               Planning.accepted(load, request.accepted()),
               Decisions.ofSite(siteId, request.decisions()));
       Map<String, Integer> before = sites.adopted(siteId).revisions();
-      written.addAll(write(plan.placements(), versions, decided));
+      written.addAll(write(plan.placements(), versions, decided, allowing));
       filled.addAll(fill(siteId, plan));
       revisions.forEach(
           (id, revision) -> {
@@ -120,6 +121,7 @@ class Applying {
             sites.adopt(siteId, id, revision);
           });
     }
+    allowing.requireAllowed();
     Rollout rollout = new Rollout(piece.id(), request.revision(), adopted, written, filled);
     return records.keep(new RolloutEntity(rollout, clock.instant(), user));
   }
@@ -156,7 +158,10 @@ class Applying {
   }
 
   private List<Rollout.WrittenStep> write(
-      List<PlacementPlan> plans, Map<String, Long> versions, Map<String, Settlement> decided) {
+      List<PlacementPlan> plans,
+      Map<String, Long> versions,
+      Map<String, Settlement> decided,
+      Allowing allowing) {
     List<Rollout.WrittenStep> written = new ArrayList<>();
     Map<String, List<PlacementPlan>> byPage =
         plans.stream()
@@ -180,6 +185,7 @@ class Applying {
             }
           }
           if (!others.isEmpty()) {
+            allowing.willWrite(page.siteId(), pageId, page.root());
             sites.write(pageId, page.version(), Placements.replaced(page.root(), others));
           }
         });

@@ -147,7 +147,9 @@ class TakingBack {
     List<RolloutEntity> replacements =
         way.rollouts().stream().filter(kept -> !kept.rollout().by().isEmpty()).toList();
     replacements.forEach(kept -> descriptions.bringBack(kept.pieceId()));
-    way.outcome().sites().forEach(this::write);
+    Allowing allowing = new Allowing(sites, pieces);
+    way.outcome().sites().forEach(after -> write(after, allowing));
+    allowing.requireAllowed();
     replacements.forEach(kept -> goBack(kept.rollout(), user));
     way.rollouts().forEach(kept -> kept.takeBack(clock.instant()));
     repository.saveAll(way.rollouts());
@@ -166,10 +168,11 @@ class TakingBack {
     }
   }
 
-  private void write(SiteNow after) {
+  private void write(SiteNow after, Allowing allowing) {
     for (SiteNow.PageNow page : after.pages()) {
       PageState before = sites.page(page.pageId());
       if (!before.root().equals(page.root())) {
+        allowing.willWrite(after.siteId(), page.pageId(), before.root());
         sites.write(page.pageId(), page.version(), page.root());
       }
     }
