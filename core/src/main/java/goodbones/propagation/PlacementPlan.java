@@ -59,6 +59,16 @@ public record PlacementPlan(
         && question.choices().stream().anyMatch(choice -> choice.places().contains(place));
   }
 
+  /**
+   * Whether a rollout has to record what it did here. Where nothing was written it need not, for
+   * changes made on later revisions are what was done since; but those that were taken back here
+   * before are on later revisions already.
+   */
+  public boolean isToRecord(Placement after) {
+    return !after.equals(placement)
+        || placement.changes().values().stream().anyMatch(change -> change.madeOn() > from);
+  }
+
   /** The placement as it stands after the rollout is applied with these decisions. */
   public Placement after(Map<String, Settlement> decisions) {
     Map<String, Settlement> all = new HashMap<>(decisions);

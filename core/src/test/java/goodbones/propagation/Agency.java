@@ -13,6 +13,9 @@ import goodbones.document.NodeId;
 import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.document.Refused;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleProperty;
+import goodbones.document.StyleValue;
 import goodbones.library.Adopted;
 import goodbones.library.AsksFirst;
 import goodbones.library.Exchange;
@@ -37,15 +40,16 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 
 /**
  * Three sites with two pages each, and a library whose pieces stand in each other to depth four.
  * Everything that can happen to them happens in a random order.
  */
 final class Agency {
-  private static final SiteFinishes BARE =
+  static final SiteFinishes BARE =
       new SiteFinishes(Finishes.of(List.of(), List.of(), Map.of()), Map.of());
-  private static final List<String> PIECES = List.of("leaf", "card", "group", Scene.PIECE);
+  static final List<String> PIECES = List.of("leaf", "card", "group", Scene.PIECE);
 
   /** A page with what was done on it. */
   static final class OnePage {
@@ -76,9 +80,11 @@ final class Agency {
   final List<OneSite> sites = new ArrayList<>();
   final List<Rollout> rollouts = new ArrayList<>();
   final Map<String, Integer> happened = new TreeMap<>();
-  private final AgencyLibrary library;
+  final Reviewed reviewed;
+  private final AgencyHands hands;
+  final AgencyLibrary library;
   private final Trees own;
-  private int next;
+  int next;
 
   Agency(long seed) {
     // Every piece has others in it but the innermost.
@@ -90,6 +96,8 @@ final class Agency {
             shelf, PIECES, random, new Trees(seed * 17 + 3, "r").withLists(), happened);
     own = new Trees(seed * 31 + 5, "o");
     own.place(List.of(shelf.placeable("leaf"), shelf.placeable("card")));
+    reviewed = new Reviewed(shelf);
+    hands = new AgencyHands(this);
     for (String id : List.of("a", "b", "c")) {
       OneSite site = new OneSite(id);
       Map<String, Integer> revisions = new HashMap<>();
@@ -97,6 +105,8 @@ final class Agency {
       site.adopted = new Adopted(revisions);
       site.pages.add(page(id + "1", List.of(Scene.PIECE, "card")));
       site.pages.add(page(id + "2", List.of("group", "leaf")));
+      // What stands around the pages is a document like them.
+      site.pages.add(page(id + "-shared", List.of("card")));
       sites.add(site);
       for (OnePage page : site.pages) {
         for (int i = 0; i < 3; i++) {
@@ -128,11 +138,11 @@ final class Agency {
     return new OnePage(id, Node.of(NodeId.of(id), Kind.PAGE, "").withChildren(sections));
   }
 
-  private <T> T pick(List<T> items) {
+  <T> T pick(List<T> items) {
     return items.get(random.nextInt(items.size()));
   }
 
-  private void count(String what) {
+  void count(String what) {
     happened.merge(what, 1, Integer::sum);
   }
 
@@ -155,7 +165,7 @@ final class Agency {
   /** Does one thing; one that is refused changes nothing. */
   void step() {
     try {
-      switch (random.nextInt(17)) {
+      switch (random.nextInt(22)) {
         case 0, 1 -> release();
         case 2, 3 -> rollOut(pick(PIECES), random.nextInt(3) > 0);
         case 4 -> takeBack();
@@ -168,6 +178,10 @@ final class Agency {
         case 11 -> exchange();
         case 12 -> replace();
         case 13 -> takeSitesWords();
+        case 14 -> hands.onPage(pick(sites));
+        case 15 -> hands.onPage(pick(sites));
+        case 16 -> hands.inLibrary();
+        case 17 -> hands.awayOrBack(pick(sites));
         default -> edit();
       }
     } catch (Refused refused) {
@@ -188,16 +202,37 @@ final class Agency {
         !texts.isEmpty() && random.nextInt(3) == 0
             ? new Edit.SetContent(pick(texts).id(), "words", Optional.of(unlike()))
             : unlike(own.edit(shown, node -> node.kind() != Kind.PAGE, false));
+    Set<Reviewed.What> before = reviewed.values(page.root, site.adopted);
     try {
       carryOut(site, page, editor(site).apply(page.root, edit));
+      reviewed.seen(page.root, site.adopted, made(edit, before));
     } catch (AsksFirst asks) {
       count("asked before an edit");
       carryOut(site, page, editor(site).withPagesOwn().apply(page.root, edit));
+      reviewed.seen(page.root, site.adopted, each -> true);
     }
     count("edit");
   }
 
-  private void carryOut(OneSite site, OnePage page, Edited edited) {
+  /** What an edit says itself; what it only brings into sight was seen before or is not. */
+  private Predicate<Reviewed.Shown> made(Edit edit, Set<Reviewed.What> before) {
+    boolean value =
+        edit.steps().stream()
+            .anyMatch(
+                step ->
+                    step instanceof Edit.SetContent
+                        || step instanceof Edit.SetStyle
+                        || step instanceof Edit.SetVisibility
+                        || step instanceof Edit.SetNamedStyles
+                        || step instanceof Edit.SetScheme);
+    // What stands where it is moved to says itself what a piece around said of it before.
+    return each ->
+        value
+            ? !before.contains(each.what())
+            : before.contains(each.what()) || !reviewed.knows(each.what());
+  }
+
+  void carryOut(OneSite site, OnePage page, Edited edited) {
     page.root = edited.root();
     page.done.push(edited.inverse());
     page.undone.clear();
@@ -206,7 +241,15 @@ final class Agency {
 
   /** Words of a page that nobody else has, so that it is seen if they get lost. */
   private Edit unlike(Edit edit) {
-    if (edit instanceof Edit.SetContent e && e.value().orElse(null) instanceof FieldValue.Words) {
+    if (edit instanceof Edit.SetStyle e && e.value().isPresent()) {
+      boolean colour = random.nextInt(3) > 0;
+      StyleKey key = colour ? StyleKey.of(StyleProperty.COLOR) : e.key();
+      return key.property() == StyleProperty.COLOR
+          ? new Edit.SetStyle(
+              e.node(), key, Optional.of(StyleValue.literal("#%06x".formatted(next++))))
+          : e;
+    } else if (edit instanceof Edit.SetContent e
+        && e.value().orElse(null) instanceof FieldValue.Words) {
       return new Edit.SetContent(e.node(), e.field(), Optional.of(unlike()));
     } else if (edit instanceof Edit.Insert e) {
       return new Edit.Insert(e.parent(), e.index(), unlike(e.subtree()));
@@ -255,6 +298,7 @@ final class Agency {
       return;
     }
     Edited edited;
+    boolean own = false;
     try {
       edited = editor(site).reapply(page.root, from.peek());
     } catch (AsksFirst asks) {
@@ -264,15 +308,19 @@ final class Agency {
         return;
       }
       edited = editor(site).withPagesOwn().reapply(page.root, from.peek());
+      own = true;
     }
     from.pop();
     page.root = edited.root();
     site.adopted = site.adopted.filled(edited.fillings());
+    if (own) {
+      reviewed.seen(page.root, site.adopted, each -> true);
+    }
     (back ? page.undone : page.done).push(edited.inverse());
     count(back ? "undo" : "redo");
   }
 
-  private static List<Node> placed(OnePage page) {
+  static List<Node> placed(OnePage page) {
     return page.root.all().stream().filter(node -> node.kind() == Kind.PLACEMENT).toList();
   }
 
@@ -304,13 +352,31 @@ final class Agency {
     if (placed.isEmpty()) {
       return;
     }
-    Node copy = Copies.of(pick(placed), () -> NodeId.of("copy" + next++));
+    Node placing = pick(placed);
+    Placement shown = placing.placement().orElseThrow();
+    int number = shownAnywhere(shown);
+    Node copy =
+        Copies.of(placing.withPlacement(shown.withBound(number)), () -> NodeId.of("copy" + next++));
+    if (!site.adopted.revisions().containsKey(shown.pieceId())) {
+      site.adopted = site.adopted.with(Map.of(shown.pieceId(), number));
+    }
     Node section = Node.of(NodeId.of("for" + next++), Kind.SECTION, "").withChildren(List.of(copy));
     boolean isSection =
         shelf.placeable(copy.placement().orElseThrow().pieceId()).root() == Kind.SECTION;
     Edit edit = new Edit.Insert(page.root.id(), 0, isSection ? copy : section);
     carryOut(site, page, editor(site).apply(page.root, edit));
     count("paste");
+  }
+
+  private int shownAnywhere(Placement placement) {
+    return sites.stream()
+        .filter(
+            site ->
+                placement.pin().isPresent()
+                    || site.adopted.revisions().containsKey(placement.pieceId()))
+        .mapToInt(site -> site.adopted.shownBy(placement))
+        .findFirst()
+        .orElse(placement.bound());
   }
 
   /** Another piece that could stand where one does. */
@@ -372,7 +438,7 @@ final class Agency {
     }
   }
 
-  private void release() {
+  void release() {
     List<LocalKey> changed = new ArrayList<>();
     if (random.nextBoolean()) {
       for (OneSite site : sites) {
@@ -474,6 +540,7 @@ final class Agency {
       plan = planner.plan(new Release(revisions), now(site), forSite);
     }
     boolean mayLose = false;
+    Set<NodeId> answered = new HashSet<>();
     for (PlacementPlan each : plan.placements()) {
       Map<String, Settlement> decisions = new HashMap<>();
       for (Question question : each.questions()) {
@@ -488,8 +555,11 @@ final class Agency {
           decisions.put(question.id(), library.any(question));
         }
       }
+      if (decisions.containsValue(Settlement.STAY) || !each.atSite().isEmpty()) {
+        answered.add(each.placementId());
+      }
       Placement after = each.after(decisions);
-      if (!after.equals(each.placement())) {
+      if (each.isToRecord(after)) {
         written.add(
             new Rollout.WrittenStep(
                 site.id, each.pageId(), each.placementId(), each.placement(), after));
@@ -512,6 +582,10 @@ final class Agency {
             adopted.add(
                 new Rollout.AdoptedStep(site.id, id, site.adopted.revisions().get(id), revision)));
     site.adopted = site.adopted.with(revisions).filled(plan.filled());
+    for (OnePage page : site.pages) {
+      reviewed.seen(
+          page.root, site.adopted, each -> answered.stream().anyMatch(each.placement()::isOrIsIn));
+    }
     if (!anyhow && !mayLose) {
       Set<String> listed = new HashSet<>();
       for (OutOfSight each : plan.outOfSight()) {
@@ -539,7 +613,7 @@ final class Agency {
     return words;
   }
 
-  private Set<String> seen(OneSite site, OnePage page) {
+  Set<String> seen(OneSite site, OnePage page) {
     Set<String> seen = new HashSet<>();
     shown(site, page)
         .root()
@@ -593,7 +667,9 @@ final class Agency {
         Shown.of(page.root, before, shelf).root().walk(node -> came.remove(node.id()));
         try {
           Edit edit = unlike(own.edit(now, node -> came.contains(node.id()), false));
+          Set<Reviewed.What> values = reviewed.values(page.root, site.adopted);
           carryOut(site, page, editor(site).apply(page.root, edit));
+          reviewed.seen(page.root, site.adopted, made(edit, values));
           count("edit of what came");
         } catch (Refused | AsksFirst refused) {
           count("refused");
@@ -606,6 +682,7 @@ final class Agency {
     List<Rollout> newestFirst = new ArrayList<>(oldestFirst);
     Collections.reverse(newestFirst);
     List<SiteNow> reached = sites.stream().map(this::now).toList();
+    Set<NodeId> answered = new HashSet<>();
     TakeBacks.Outcome outcome =
         TakeBacks.of(
             shelf,
@@ -613,6 +690,7 @@ final class Agency {
             reached,
             asked -> {
               count("asked on the way back");
+              answered.add(asked.placementId());
               return Optional.of(library.any(asked.question()));
             });
     for (SiteNow after : outcome.sites()) {
@@ -623,6 +701,12 @@ final class Agency {
         site.pages.stream()
             .filter(p -> p.id.equals(page.pageId()))
             .forEach(p -> p.root = page.root());
+      }
+      for (OnePage page : site.pages) {
+        reviewed.seen(
+            page.root,
+            site.adopted,
+            each -> answered.stream().anyMatch(each.placement()::isOrIsIn));
       }
     }
   }

@@ -103,7 +103,7 @@ final class AgencyLibrary {
     return new Edit.Remove(node);
   }
 
-  private void release(String piece, Node root) {
+  void release(String piece, Node root) {
     int answers = random.nextInt(3);
     note(
         piece,

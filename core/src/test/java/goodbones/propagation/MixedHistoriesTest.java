@@ -71,13 +71,14 @@ class MixedHistoriesTest {
   }
 
   /** No placement shows a revision that its changes were not settled on or cleanly rebased to. */
-  private static void requireSettled(Agency agency, Map<String, SiteNow> seen) {
+  static void requireSettled(Agency agency, Map<String, SiteNow> seen) {
     for (Agency.OneSite site : agency.sites) {
       SiteNow now = agency.now(site);
       if (now.equals(seen.put(site.id, now))) {
         continue;
       }
       for (Agency.OnePage page : site.pages) {
+        assertThat(agency.reviewed.never(page.root, site.adopted)).as(page.id).isEmpty();
         Map<NodeId, Placement> placements = Placements.of(page.root);
         placements.forEach(
             (path, placement) -> {

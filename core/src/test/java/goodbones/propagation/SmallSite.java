@@ -173,7 +173,7 @@ final class SmallSite {
       Map<String, Settlement> decisions = new java.util.HashMap<>();
       each.questions().forEach(q -> decisions.put(q.id(), answer));
       Placement after = each.after(decisions);
-      if (!after.equals(each.placement())) {
+      if (each.isToRecord(after)) {
         written.add(
             new Rollout.WrittenStep("site", "page", each.placementId(), each.placement(), after));
         page = Placements.replaced(page, Map.of(each.placementId(), after));

@@ -179,6 +179,8 @@ class Applying {
             Placement after = plan.after(Decisions.of(plan, decided));
             if (!after.equals(plan.placement())) {
               others.put(plan.placementId(), after);
+            }
+            if (plan.isToRecord(after)) {
               written.add(
                   new Rollout.WrittenStep(
                       plan.siteId(), pageId, plan.placementId(), plan.placement(), after));

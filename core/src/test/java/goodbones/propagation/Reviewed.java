@@ -1,0 +1,110 @@
+package goodbones.propagation;
+
+import goodbones.document.Aspect;
+import goodbones.document.LocalKey;
+import goodbones.document.LocalValue;
+import goodbones.document.Node;
+import goodbones.document.NodeId;
+import goodbones.document.Placement;
+import goodbones.library.Adopted;
+import goodbones.library.Library;
+import goodbones.library.Placements;
+import goodbones.library.RevisionIndex;
+import goodbones.library.Translation;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * Keeps for each value that a page says over which values of the library somebody saw it: when it
+ * was made, and when a question about it was answered. A page must show it over no other. It knows
+ * nothing of the revision that a change says it was made on.
+ */
+final class Reviewed {
+  private final Library library;
+  private final Map<What, Set<Optional<LocalValue>>> over = new HashMap<>();
+
+  /**
+   * A value that pages say. Of which node is not told, as nodes get other ids by unlinking; words
+   * and colours are said only once.
+   */
+  record What(Aspect aspect, LocalValue value) {}
+
+  /** A value that a page shows, and what the library says beneath it. */
+  record Shown(NodeId placement, LocalKey key, What what, Optional<LocalValue> beneath) {}
+
+  Reviewed(Library library) {
+    this.library = library;
+  }
+
+  /** All that a page says over something else that the library says, as far as it is seen. */
+  List<Shown> shown(Node page, Adopted adopted) {
+    List<Shown> all = new ArrayList<>();
+    Placements.of(page)
+        .forEach((path, placement) -> shown(path, placement, adopted.shownBy(placement), all));
+    return all;
+  }
+
+  private void shown(NodeId path, Placement placement, int number, List<Shown> all) {
+    Translation there = Translation.of(library, placement, number);
+    RevisionIndex index = there.target();
+    View view = new View(index, there.layer());
+    there
+        .layer()
+        .changes()
+        .forEach(
+            (key, value) -> {
+              boolean counts =
+                  isValue(key.aspect())
+                      && index.has(key.node())
+                      && !index.isSlot(key)
+                      && !index.isSiteSlot(key)
+                      && view.sees(key);
+              Optional<LocalValue> beneath = index.value(key);
+              if (counts && !beneath.equals(Optional.of(value))) {
+                What what = new What(key.aspect(), value);
+                all.add(new Shown(path, key, what, beneath));
+              }
+            });
+  }
+
+  private static boolean isValue(Aspect aspect) {
+    return aspect instanceof Aspect.Content
+        || aspect instanceof Aspect.Style
+        || aspect instanceof Aspect.Visibility
+        || aspect instanceof Aspect.NamedStyles
+        || aspect instanceof Aspect.Scheme;
+  }
+
+  /** Somebody sees some of what a page says over what the library says now. */
+  void seen(Node page, Adopted adopted, Predicate<Shown> which) {
+    shown(page, adopted).stream()
+        .filter(which)
+        .forEach(
+            each -> over.computeIfAbsent(each.what(), w -> new HashSet<>()).add(each.beneath()));
+  }
+
+  /** Whether any page has said that value. */
+  boolean knows(What what) {
+    return over.containsKey(what);
+  }
+
+  /** What a page shows over something that nobody saw it over. */
+  List<Shown> never(Node page, Adopted adopted) {
+    return shown(page, adopted).stream()
+        .filter(each -> !over.getOrDefault(each.what(), Set.of()).contains(each.beneath()))
+        .toList();
+  }
+
+  /** The values among what a page shows. */
+  Set<What> values(Node page, Adopted adopted) {
+    Set<What> values = new HashSet<>();
+    shown(page, adopted).forEach(each -> values.add(each.what()));
+    return values;
+  }
+}
