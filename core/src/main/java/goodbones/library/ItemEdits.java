@@ -123,34 +123,42 @@ final class ItemEdits {
     return new Edit.Group(edits);
   }
 
-  /** What was moved out of an item stays when that is left out, as the placement's own. */
+  /**
+   * What was moved out of an item, here or by a piece around it, stays when that is left out, as the
+   * placement's own.
+   */
   private void movedOut(NodeId list, Node item, Set<NodeId> inside, List<Edit> edits) {
     Layer here = said.apply(list);
-    here.changes()
-        .forEach(
-            (key, value) -> {
-              NodeId shownId = key.node().within(list.outer());
-              if (value instanceof LocalValue.PlacedUnder placed
-                  && placed.inserted().isEmpty()
-                  && key.node().isIn(item.id().inner())
-                  && !placed.parent().isOrIsIn(item.id().inner())
-                  && !inside.contains(placed.parent())
-                  && shown.members().find(shownId).isPresent()) {
-                Node own = copy.apply(shownId);
-                edits.add(0, new Edit.SetLocal(list.outer(), key, Optional.empty()));
-                edits.add(
-                    new Edit.SetLocal(
-                        list.outer(),
-                        new LocalKey(own.id(), Aspect.PLACED),
-                        Optional.of(
-                            new LocalValue.PlacedUnder(placed.parent(), Optional.of(own)))));
-                List<NodeId> order =
-                    here.order().getOrDefault(placed.parent(), List.of()).stream()
-                        .map(id -> id.equals(key.node()) ? own.id() : id)
-                        .toList();
-                edits.add(new Edit.SetOrder(list.outer(), placed.parent(), order));
-              }
-            });
+    for (Node parent : shown.members().all()) {
+      boolean around =
+          parent.id().isIn(list.outer())
+              && !parent.id().isOrIsIn(item.id())
+              && !inside.contains(parent.id().inner());
+      List<Node> out =
+          parent.children().stream()
+              .filter(child -> around && child.id().isIn(item.id()))
+              .toList();
+      if (out.isEmpty()) {
+        continue;
+      }
+      List<NodeId> order =
+          new ArrayList<>(parent.children().stream().map(child -> child.id().inner()).toList());
+      for (Node each : out) {
+        Node own = copy.apply(each.id());
+        order.replaceAll(id -> id.equals(each.id().inner()) ? own.id() : id);
+        LocalKey placed = new LocalKey(each.id().inner(), Aspect.PLACED);
+        if (here.changes().containsKey(placed)) {
+          edits.add(0, new Edit.SetLocal(list.outer(), placed, Optional.empty()));
+        }
+        edits.add(
+            new Edit.SetLocal(
+                list.outer(),
+                new LocalKey(own.id(), Aspect.PLACED),
+                Optional.of(
+                    new LocalValue.PlacedUnder(parent.id().inner(), Optional.of(own)))));
+      }
+      edits.add(new Edit.SetOrder(list.outer(), parent.id().inner(), order));
+    }
   }
 
   /** An item at another place in its list. */

@@ -131,6 +131,9 @@ public final class Lifting {
       Node shown = node.children().get(0);
       return lifted(PageShown.of(node).map(page -> PageShown.showing(shown, page)).orElse(shown));
     }
+    if (node.kind() == Kind.PLACEMENT && isKeptSince(node)) {
+      return lifted(node.children().get(0));
+    }
     if (node.placement().isEmpty()) {
       return filled(node)
           .withId(ids.apply(node.id()))
@@ -142,6 +145,12 @@ public final class Lifting {
     return placedHere.test(node.id())
         ? alone
         : alone.withPlacement(tied(node, node.placement().get()));
+  }
+
+  /** In the view of a revision in which a part was none of its own yet, no piece is named. */
+  private static boolean isKeptSince(Node node) {
+    return !node.children().isEmpty()
+        && node.placement().map(Placement::pieceId).filter(String::isEmpty).isPresent();
   }
 
   /** What becomes a plain node has no place any more that the site could fill. */

@@ -1,6 +1,8 @@
 package goodbones.propagation;
 
 import goodbones.document.Aspect;
+import goodbones.document.Kind;
+import goodbones.document.Layer;
 import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
@@ -26,14 +28,19 @@ import java.util.UUID;
  */
 final class KeptCopies {
   private final Map<NodeId, NodeId> originals = new HashMap<>();
+  private final RevisionIndex before;
+  private final Layer stood;
   private final SortedMap<LocalKey, LocalValue> said = new TreeMap<>();
   private final SortedMap<NodeId, List<NodeId>> order = new TreeMap<>();
 
   /**
    * @param seed of the rollout's step at the placement
    * @param before the revision from which the copies were taken
+   * @param stood what the placement said on it
    */
-  KeptCopies(String seed, RevisionIndex before) {
+  KeptCopies(String seed, RevisionIndex before, Layer stood) {
+    this.before = before;
+    this.stood = stood;
     before.root().walk(node -> originals.put(id(seed, node.id()), node.id()));
   }
 
@@ -95,7 +102,30 @@ final class KeptCopies {
   }
 
   private void remove(NodeId copy) {
+    Optional<NodeId> item =
+        before
+            .parent(original(copy))
+            .filter(id -> before.node(id).filter(n -> n.kind() == Kind.ITEM).isPresent());
+    Optional<NodeId> list = item.flatMap(before::parent);
+    if (list.isPresent()) {
+      leaveOut(item.get().own(), list.get());
+      return;
+    }
     said.put(new LocalKey(original(copy), Aspect.REMOVED), new LocalValue.IsRemoved());
+  }
+
+  /** An item without what it shows is none. */
+  private void leaveOut(NodeId item, NodeId list) {
+    LocalKey key = new LocalKey(list, Aspect.ITEMS);
+    Optional<LocalValue> now = Optional.ofNullable(said.get(key)).or(() -> stood.at(key));
+    LocalValue.ItemsAre items =
+        now.map(value -> (LocalValue.ItemsAre) value)
+            .orElseGet(() -> LocalValue.ItemsAre.of(before.node(list).orElseThrow()));
+    List<NodeId> ids = new ArrayList<>(items.ids());
+    ids.remove(item);
+    Set<NodeId> own = new TreeSet<>(items.own());
+    own.remove(item);
+    said.put(key, new LocalValue.ItemsAre(ids, own));
   }
 
   private void compare(Node was, Map<NodeId, Node> there, Map<NodeId, NodeId> parents) {

@@ -310,7 +310,7 @@ public final class Rebase {
     }
     Optional<LocalValue> now = scope.before(key).or(() -> way.lastValue(key));
     Optional<LocalValue> then = scope.after(key).or(() -> way.firstValue(key));
-    boolean fixedNow = revision.isSlot(key);
+    boolean fixedNow = revision.isSlot(key) || revision.isSiteSlot(key);
     return now.equals(Optional.of(value)) || !fixedNow && then.equals(now)
         ? Verdict.STANDS
         : Verdict.BOTH;

@@ -255,10 +255,10 @@ public final class TakeBack {
     Translation is = Translation.of(library, now, from);
     Translation was = Translation.of(library, after, from);
     Translation stood = Translation.of(library, before, from);
+    Translation then = Translation.of(library, before, to);
     KeptCopies copies =
         new KeptCopies(
-            KeptCopies.seed(written.placementId(), to),
-            Translation.of(library, before, to).target());
+            KeptCopies.seed(written.placementId(), to), then.target(), then.layer());
     Placement merged = before;
     Set<LocalKey> done = new TreeSet<>();
     List<Reset> resets = new ArrayList<>();

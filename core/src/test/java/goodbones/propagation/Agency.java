@@ -225,11 +225,13 @@ final class Agency {
                         || step instanceof Edit.SetVisibility
                         || step instanceof Edit.SetNamedStyles
                         || step instanceof Edit.SetScheme);
+    Set<Reviewed.What> known = reviewed.known();
     // What stands where it is moved to says itself what a piece around said of it before.
     return each ->
         value
-            ? !before.contains(each.what())
-            : before.contains(each.what()) || !reviewed.knows(each.what());
+            ? edit.nodes().contains(each.key().node().within(each.placement()))
+                || !before.contains(each.what())
+            : before.contains(each.what()) || !known.contains(each.what());
   }
 
   void carryOut(OneSite site, OnePage page, Edited edited) {
@@ -541,6 +543,7 @@ final class Agency {
     }
     boolean mayLose = false;
     Set<NodeId> answered = new HashSet<>();
+    Set<Reviewed.What> known = reviewed.known();
     for (PlacementPlan each : plan.placements()) {
       Map<String, Settlement> decisions = new HashMap<>();
       for (Question question : each.questions()) {
@@ -555,7 +558,9 @@ final class Agency {
           decisions.put(question.id(), library.any(question));
         }
       }
-      if (decisions.containsValue(Settlement.STAY) || !each.atSite().isEmpty()) {
+      // What filled the site and is fixed now is written in at every placement.
+      boolean writes = each.rebased().filter(r -> !r.written().isEmpty()).isPresent();
+      if (decisions.containsValue(Settlement.STAY) || !each.atSite().isEmpty() || writes) {
         answered.add(each.placementId());
       }
       Placement after = each.after(decisions);
@@ -584,7 +589,11 @@ final class Agency {
     site.adopted = site.adopted.with(revisions).filled(plan.filled());
     for (OnePage page : site.pages) {
       reviewed.seen(
-          page.root, site.adopted, each -> answered.stream().anyMatch(each.placement()::isOrIsIn));
+          page.root,
+          site.adopted,
+          each ->
+              answered.stream().anyMatch(each.placement()::isOrIsIn)
+                  || !known.contains(each.what()));
     }
     if (!anyhow && !mayLose) {
       Set<String> listed = new HashSet<>();

@@ -103,6 +103,7 @@ final class AgencyHands {
   }
 
   private boolean act(Agency.OneSite site, Agency.OnePage page, String what, Edit edit) {
+    if (Boolean.getBoolean("all")) System.out.println("   DO " + what + " " + page.id + " " + edit);
     Set<String> words = ownWords(site, page);
     Set<Reviewed.What> before = agency.reviewed.values(page.root, site.adopted);
     Edited edited;
@@ -113,11 +114,12 @@ final class AgencyHands {
       return false;
     }
     agency.carryOut(site, page, edited);
+    Set<Reviewed.What> known = agency.reviewed.known();
     // What a piece around said of what it places is said by the page itself when that comes out.
     agency.reviewed.seen(
         page.root,
         site.adopted,
-        each -> before.contains(each.what()) || !agency.reviewed.knows(each.what()));
+        each -> before.contains(each.what()) || !known.contains(each.what()));
     words.removeAll(ownWords(site, page));
     if (!words.isEmpty()) {
       throw new AssertionError(what + ": " + words + " are lost on " + page.id);

@@ -36,7 +36,8 @@ final class Reviewed {
   record What(Aspect aspect, LocalValue value) {}
 
   /** A value that a page shows, and what the library says beneath it. */
-  record Shown(NodeId placement, LocalKey key, What what, Optional<LocalValue> beneath) {}
+  record Shown(
+      NodeId placement, LocalKey key, What what, Optional<LocalValue> beneath, boolean slot) {}
 
   Reviewed(Library library) {
     this.library = library;
@@ -59,16 +60,13 @@ final class Reviewed {
         .changes()
         .forEach(
             (key, value) -> {
+              boolean slot = index.isSlot(key) || index.isSiteSlot(key);
               boolean counts =
-                  isValue(key.aspect())
-                      && index.has(key.node())
-                      && !index.isSlot(key)
-                      && !index.isSiteSlot(key)
-                      && view.sees(key);
+                  isValue(key.aspect()) && index.has(key.node()) && view.sees(key);
               Optional<LocalValue> beneath = index.value(key);
               if (counts && !beneath.equals(Optional.of(value))) {
                 What what = new What(key.aspect(), value);
-                all.add(new Shown(path, key, what, beneath));
+                all.add(new Shown(path, key, what, beneath, slot));
               }
             });
   }
@@ -89,14 +87,15 @@ final class Reviewed {
             each -> over.computeIfAbsent(each.what(), w -> new HashSet<>()).add(each.beneath()));
   }
 
-  /** Whether any page has said that value. */
-  boolean knows(What what) {
-    return over.containsKey(what);
+  /** The values that pages have said so far. */
+  Set<What> known() {
+    return Set.copyOf(over.keySet());
   }
 
   /** What a page shows over something that nobody saw it over. */
   List<Shown> never(Node page, Adopted adopted) {
     return shown(page, adopted).stream()
+        .filter(each -> !each.slot())
         .filter(each -> !over.getOrDefault(each.what(), Set.of()).contains(each.beneath()))
         .toList();
   }
