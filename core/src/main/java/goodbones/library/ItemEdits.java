@@ -124,8 +124,8 @@ final class ItemEdits {
   }
 
   /**
-   * What was moved out of an item, here or by a piece around it, stays when that is left out, as the
-   * placement's own.
+   * What was moved out of an item, here or by a piece around it, stays when that is left out, as
+   * the placement's own.
    */
   private void movedOut(NodeId list, Node item, Set<NodeId> inside, List<Edit> edits) {
     Layer here = said.apply(list);
@@ -135,9 +135,7 @@ final class ItemEdits {
               && !parent.id().isOrIsIn(item.id())
               && !inside.contains(parent.id().inner());
       List<Node> out =
-          parent.children().stream()
-              .filter(child -> around && child.id().isIn(item.id()))
-              .toList();
+          parent.children().stream().filter(child -> around && child.id().isIn(item.id())).toList();
       if (out.isEmpty()) {
         continue;
       }
@@ -154,8 +152,7 @@ final class ItemEdits {
             new Edit.SetLocal(
                 list.outer(),
                 new LocalKey(own.id(), Aspect.PLACED),
-                Optional.of(
-                    new LocalValue.PlacedUnder(parent.id().inner(), Optional.of(own)))));
+                Optional.of(new LocalValue.PlacedUnder(parent.id().inner(), Optional.of(own)))));
       }
       edits.add(new Edit.SetOrder(list.outer(), parent.id().inner(), order));
     }

@@ -110,6 +110,13 @@ public record Rollout(
   /** A piece's current revision, before and after another piece was put into it. */
   public record ReleasedStep(String pieceId, int before, int after) {}
 
+  /** The same with places that it got to later: on a page that was away when it was applied. */
+  public Rollout alsoWritten(List<WrittenStep> later) {
+    List<WrittenStep> all = new ArrayList<>(written);
+    all.addAll(later);
+    return new Rollout(pieceId, revision, adopted, all, filled, by, released);
+  }
+
   /** The slots of a site that it filled. */
   public List<FilledStep> filled(String siteId) {
     return filled.stream().filter(step -> step.siteId().equals(siteId)).toList();

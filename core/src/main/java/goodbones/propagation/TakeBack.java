@@ -109,9 +109,13 @@ public final class TakeBack {
       Placements.of(page.root())
           .forEach(
               (path, placement) -> {
-                Rollout.WrittenStep step = written.get(path);
-                if (step != null && isExchange(step)) {
-                  if (placement.pieceId().equals(step.after().pieceId())) {
+                Rollout.WrittenStep record = written.get(path);
+                boolean stands =
+                    record != null && record.after().pieceId().equals(placement.pieceId());
+                // Of a piece that another one was put in the place of since nothing is said here.
+                Rollout.WrittenStep step = stands ? record : null;
+                if (record != null && isExchange(record)) {
+                  if (step != null) {
                     steps.add(exchangedBack(site, page.pageId(), path, placement, step));
                   }
                 } else if (carried.contains(placement.pieceId()) && !isHeldSince(placement, step)) {
@@ -257,8 +261,7 @@ public final class TakeBack {
     Translation stood = Translation.of(library, before, from);
     Translation then = Translation.of(library, before, to);
     KeptCopies copies =
-        new KeptCopies(
-            KeptCopies.seed(written.placementId(), to), then.target(), then.layer());
+        new KeptCopies(KeptCopies.seed(written.placementId(), to), then.target(), then.layer());
     Placement merged = before;
     Set<LocalKey> done = new TreeSet<>();
     List<Reset> resets = new ArrayList<>();

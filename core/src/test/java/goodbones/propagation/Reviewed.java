@@ -61,8 +61,7 @@ final class Reviewed {
         .forEach(
             (key, value) -> {
               boolean slot = index.isSlot(key) || index.isSiteSlot(key);
-              boolean counts =
-                  isValue(key.aspect()) && index.has(key.node()) && view.sees(key);
+              boolean counts = isValue(key.aspect()) && index.has(key.node()) && view.sees(key);
               Optional<LocalValue> beneath = index.value(key);
               if (counts && !beneath.equals(Optional.of(value))) {
                 What what = new What(key.aspect(), value);

@@ -110,6 +110,37 @@ class DepthApiTest {
             radius));
   }
 
+  /** What undo brings back into a draft is bound to what is current by then. */
+  @Test
+  void anUndoInADraftIsBoundAnewAndReleasedWithoutAQuestion() {
+    String placed = api.piece("opening-band").path("placements").get(0).path("id").asString();
+    ok(api.editPiece("opening-band", "type", "REMOVE", "nodes", List.of(placed + "/ob-button")));
+    assertThat(api.piece("opening-band").path("placements")).isEmpty();
+    paintButton("31px");
+    release(button, "Rounder");
+    ok(
+        api.write(
+            "/api/pieces/opening-band/undo?site=saltmarsh-ferries",
+            Map.of("version", api.piece("opening-band").path("version").asLong())));
+    JsonNode back = api.piece("opening-band");
+    assertThat(back.path("placements").get(0).path("revision").asInt()).isEqualTo(2);
+    assertThat(Api.html(back)).contains("border-top-left-radius:31px");
+    ok(
+        api.editPiece(
+            "opening-band",
+            "type",
+            "STYLE",
+            "nodes",
+            List.of("ob-heading"),
+            "property",
+            "font-size",
+            "device",
+            "desktop",
+            "value",
+            "70px"));
+    release("opening-band", "Larger");
+  }
+
   private String insideTheBand(String page) {
     return api.page(page)
         .path("blocks")

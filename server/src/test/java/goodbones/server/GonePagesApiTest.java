@@ -112,6 +112,38 @@ class GonePagesApiTest {
     assertThat(pages()).contains("sf-fares");
   }
 
+  /** A piece that is replaced everywhere and retired meanwhile is replaced on the page then. */
+  @Test
+  void whatWasReplacedEverywhereIsReplacedOnAPageThatComesBack() {
+    String by = "hours-band";
+    String piece = "opening-band";
+    api.editPage("om-walk", "type", "PLACE", "node", "om-walk", "before", "", "piece", piece);
+    assertThat(api.page("om-walk").path("placements").toString()).contains(piece);
+    takeAway("om-walk", "");
+    JsonNode plan = api.read("/api/rollouts/replacement?piece=" + piece + "&by=" + by).body();
+    Api.Answer replaced =
+        api.write(
+            "/api/rollouts/replacement",
+            Map.of("pieceId", piece, "by", by, "basis", plan.path("basis").asString()));
+    assertThat(replaced.status()).as(replaced.detail()).isEqualTo(200);
+    api.write("/api/sites/oakum-rope-museum/gone/om-walk/bring-back", Map.of());
+    JsonNode back = api.page("om-walk").path("placements");
+    assertThat(back.valueStream().map(one -> one.path("pieceId").asString()))
+        .contains(by)
+        .doesNotContain(piece);
+    long id = api.read("/api/rollouts").body().path("history").get(0).path("id").asLong();
+    assertThat(
+            api.write("/api/rollouts/" + id + "/take-back", Map.of("decisions", List.of()))
+                .status())
+        .isEqualTo(200);
+    assertThat(
+            api.page("om-walk")
+                .path("placements")
+                .valueStream()
+                .map(one -> one.path("pieceId").asString()))
+        .contains(piece);
+  }
+
   @Test
   void aPageThatComesBackShowsNothingUnsettled() {
     api.editPage(

@@ -245,7 +245,17 @@ public class Pieces implements Library {
     PieceEntity piece = entity(id);
     requireVersion(piece, version);
     requireNotInItself(piece, root);
-    writeDraft(piece, root);
+    writeDraft(piece, boundAnew(id, root));
+  }
+
+  /**
+   * What an edit, or an undo, brings back is bound to what is current by the same rule as what a
+   * release finds in a draft; what asks stays bound where it is, and is listed.
+   */
+  private Node boundAnew(String id, Node root) {
+    return new FollowUps(this, usage.graph(), this::current)
+        .bound(id, root, asked -> Optional.empty())
+        .root();
   }
 
   private void writeDraft(PieceEntity piece, Node root) {

@@ -9,6 +9,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.List;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -67,6 +68,11 @@ class RolloutEntity {
 
   void takeBack(Instant at) {
     takenBack = at;
+  }
+
+  /** Notes what was done at places that it gets to only now. */
+  void alsoWritten(List<Rollout.WrittenStep> later) {
+    stood = DocumentJson.write(rollout().alsoWritten(later));
   }
 
   Rollout rollout() {

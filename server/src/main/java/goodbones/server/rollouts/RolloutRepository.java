@@ -1,5 +1,6 @@
 package goodbones.server.rollouts;
 
+import java.time.Instant;
 import java.util.List;
 import org.springframework.data.repository.CrudRepository;
 
@@ -7,4 +8,6 @@ interface RolloutRepository extends CrudRepository<RolloutEntity, Long> {
   List<RolloutEntity> findAllByOrderByIdDesc();
 
   List<RolloutEntity> findByTakenBackIsNullAndIdGreaterThanOrderById(long id);
+
+  List<RolloutEntity> findByTakenBackIsNullAndAppliedGreaterThanEqualOrderById(Instant applied);
 }

@@ -27,6 +27,7 @@ class GonePages {
   private final Sites sites;
   private final UsageIndex usage;
   private final EntityManager entities;
+  private final ReplacedSince replacedSince;
   private final Clock clock;
 
   GonePages(
@@ -36,6 +37,7 @@ class GonePages {
       Sites sites,
       UsageIndex usage,
       EntityManager entities,
+      ReplacedSince replacedSince,
       Clock clock) {
     this.pages = pages;
     this.gone = gone;
@@ -43,6 +45,7 @@ class GonePages {
     this.sites = sites;
     this.usage = usage;
     this.entities = entities;
+    this.replacedSince = replacedSince;
     this.clock = clock;
   }
 
@@ -137,10 +140,14 @@ class GonePages {
             .filter(one -> one.siteId().equals(siteId))
             .orElseThrow(() -> new NotFound("page", pageId));
     Node root =
-        BroughtBack.page(
-            DocumentJson.read(page.document(), Node.class),
-            sites.adopted(siteId, page.stamp()),
-            sites.adopted(siteId));
+        replacedSince.replaced(
+            siteId,
+            pageId,
+            BroughtBack.page(
+                DocumentJson.read(page.document(), Node.class),
+                sites.adopted(siteId, page.stamp()),
+                sites.adopted(siteId)),
+            page.gone());
     PageSaid said = page.said();
     String address = freeAddress(siteId, said.address());
     PageEntity back = new PageEntity(page);
