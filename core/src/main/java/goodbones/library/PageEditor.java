@@ -197,12 +197,12 @@ public final class PageEditor {
     int shown = showing.shownBy(edited);
     Placement placement = edited.made(shown);
     Optional<Placement> before = was.filter(w -> w.pieceId().equals(placement.pieceId()));
-    int from = before.map(showing::shownBy).orElseGet(placement::latestMadeOn);
-    if (before.isPresent() && from == shown) {
-      return settler.edited(id, before.get(), placement, shown, pagesOwn);
+    if (before.isEmpty()) {
+      return settler.arrived(id, placement, shown);
     }
-    if (from == 0 || from == shown) {
-      return placement;
+    int from = showing.shownBy(before.get());
+    if (from == shown) {
+      return settler.edited(id, before.get(), placement, shown, pagesOwn);
     }
     Placement after = settler.moved(id, placement.withPin(Optional.empty()), from, shown);
     return after.pin().isPresent() ? after : after.withPin(placement.pin());

@@ -13,6 +13,15 @@ public interface Settler {
   Placement moved(NodeId id, Placement placement, int from, int to);
 
   /**
+   * A placement that comes from elsewhere: every change is rebased from the revision that it was
+   * made on.
+   *
+   * @return it shows the given revision if nothing has to be asked; otherwise it waits on one on
+   *     which all that it says holds
+   */
+  Placement arrived(NodeId id, Placement placement, int shown);
+
+  /**
    * A placement after an edit: whatever the edit made, brought back or brought into sight is
    * rebased from the revision that it was made on.
    *

@@ -3,16 +3,22 @@ package goodbones.propagation;
 import goodbones.document.LocalChange;
 import goodbones.document.LocalKey;
 import goodbones.document.NodeId;
+import goodbones.document.Pin;
 import goodbones.document.Placement;
 import goodbones.library.AsksFirst;
 import goodbones.library.Library;
 import goodbones.library.Settler;
 import goodbones.library.Showing;
 import goodbones.library.Translation;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
 
 /** Settles placements by rebasing them through every revision on the way. */
 public final class Rebasing implements Settler {
@@ -30,6 +36,38 @@ public final class Rebasing implements Settler {
   @Override
   public Placement moved(NodeId id, Placement placement, int from, int to) {
     return Rebase.of(id, placement, from, to, library, showing).settled(Map.of());
+  }
+
+  @Override
+  public Placement arrived(NodeId id, Placement placement, int shown) {
+    if (placement.changes().values().stream().allMatch(change -> isMadeOn(change, shown))) {
+      return placement;
+    }
+    Rebased here = Rebase.of(id, placement, shown, shown, library, showing);
+    if (here.questions().isEmpty()) {
+      return here.settled(Map.of()).withPin(placement.pin());
+    }
+    int waits = holdingAll(id, placement);
+    return showing == Showing.BOUND
+        ? placement.withBound(waits)
+        : placement.withPin(Optional.of(new Pin(waits, Pin.Reason.WAITING)));
+  }
+
+  /** A revision on which everything holds: the one that was shown where it comes from. */
+  private int holdingAll(NodeId id, Placement placement) {
+    SortedSet<Integer> revisions = new TreeSet<>(Comparator.reverseOrder());
+    placement.changes().values().forEach(change -> revisions.add(change.madeOn()));
+    List<Integer> tried = new ArrayList<>(revisions);
+    tried.add(0, placement.bound());
+    return tried.stream()
+        .filter(revision -> revision > 0)
+        .filter(
+            revision ->
+                Rebase.of(id, placement, revision, revision, library, showing)
+                    .questions()
+                    .isEmpty())
+        .findFirst()
+        .orElseGet(placement::latestMadeOn);
   }
 
   @Override

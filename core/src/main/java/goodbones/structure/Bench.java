@@ -1,5 +1,6 @@
 package goodbones.structure;
 
+import goodbones.document.Aspect;
 import goodbones.document.Edit;
 import goodbones.document.Kind;
 import goodbones.document.Node;
@@ -178,7 +179,9 @@ public record Bench(
             each -> {
               for (String field : each.options().siteSlots()) {
                 NodeId there = newIds.apply(each.id());
-                boolean plain = copy.find(there).isPresent();
+                boolean plain =
+                    copy.find(there).isPresent()
+                        && !shown.isChanged(each.id(), Aspect.content(field));
                 showing
                     .fillings()
                     .of(each.id(), field)

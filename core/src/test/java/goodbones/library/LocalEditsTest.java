@@ -47,6 +47,11 @@ class LocalEditsTest {
             }
 
             @Override
+            public Placement arrived(NodeId id, Placement placement, int shown) {
+              return placement;
+            }
+
+            @Override
             public Placement edited(
                 NodeId id, Placement before, Placement after, int shown, boolean pagesOwn) {
               return after;
