@@ -43,7 +43,7 @@ function short(element: Element): string {
  * @param html what stands in `main`; where a thing stands is told by `data-box="x y width height"`
  */
 export function sceneOf(html: string): Scene {
-  document.body.innerHTML = `<main>${html}</main>`;
+  document.body.innerHTML = `<main class="own">${html}</main>`;
   const main = document.querySelector('main') ?? document.body;
   for (const element of main.querySelectorAll<HTMLElement>('[data-box]')) stand(element);
   const page = view(Object.assign(document.createElement('body'), { className: 'page' }), '');
@@ -65,7 +65,7 @@ export function sceneOf(html: string): Scene {
       doc: document,
       element: (node) => main.querySelector<HTMLElement>(`[data-node="${node}"]`),
       stray: (element) => {
-        astray.add(element.closest('main > *')?.getAttribute('data-node') ?? '');
+        astray.add(element.closest('.own > *')?.getAttribute('data-node') ?? '');
       },
       putBack: () => undefined,
     },

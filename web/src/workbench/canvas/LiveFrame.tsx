@@ -53,15 +53,9 @@ const inPlace = {
     !from.isContentEditable && !from.isEqualNode(to),
 };
 
-/** Whether a band stands before the content of the page. */
-function isBefore(band: Element, { around }: Drawing): boolean {
-  const region = band.getAttribute('data-region');
-  return around.parts.some((part) => part.region === region && part.isBefore);
-}
-
 /** The block in which an element stands. */
 function blockOf(element: Element): string {
-  return element.closest('main > *')?.getAttribute('data-node') ?? '';
+  return element.closest('.own > *')?.getAttribute('data-node') ?? '';
 }
 
 /**
@@ -76,8 +70,8 @@ function bringUp(doc: Document, before: Drawing, now: Drawing, astray: Set<strin
     for (const { name } of [...doc.body.attributes]) doc.body.removeAttribute(name);
     for (const { name, value } of body?.attributes ?? []) doc.body.setAttribute(name, value);
   }
-  const main = doc.querySelector('main');
-  if (!main) return;
+  const own = doc.querySelector('.own');
+  if (!own) return;
   if (before.around !== now.around) {
     doc.body.innerHTML = insideOf(now);
     astray.clear();
@@ -85,7 +79,7 @@ function bringUp(doc: Document, before: Drawing, now: Drawing, astray: Set<strin
   }
   const had = new Map(before.blocks.map((block) => [block.id, block.html]));
   const standing = new Map(
-    [...main.children].map((child) => [child.getAttribute('data-node') ?? '', child]),
+    [...own.children].map((child) => [child.getAttribute('data-node') ?? '', child]),
   );
   const children = now.blocks.flatMap((block) => {
     const element = standing.get(block.id);
@@ -94,10 +88,7 @@ function bringUp(doc: Document, before: Drawing, now: Drawing, astray: Set<strin
     if (!fresh) return [];
     return [element ? (morphdom(element, fresh, inPlace) as Element) : fresh];
   });
-  const bands = [...main.children].filter((child) => child.hasAttribute('data-part'));
-  const above = bands.filter((band) => isBefore(band, now));
-  const below = bands.filter((band) => !isBefore(band, now));
-  putInOrder(main, [...above, ...children, ...below]);
+  putInOrder(own, children);
   astray.clear();
 }
 
@@ -181,8 +172,8 @@ export function LiveFrame(props: Props) {
     if (doc) onMoved(doc);
   }, [drawing, doc, onMoved]);
   useEffect(() => {
-    const main = doc?.querySelector('main');
-    return main ? paintWhatIsNear(main) : undefined;
+    const own = doc?.querySelector('.own');
+    return own ? paintWhatIsNear(own) : undefined;
   }, [doc]);
 
   return (

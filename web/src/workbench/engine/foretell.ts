@@ -81,7 +81,7 @@ function drawn(
 /** Puts things into the container that an edit names, before one of its children or at its end. */
 function put(canvas: Canvas, tree: Tree, edit: Asked<'ADD' | 'MOVE'>, things: readonly Element[]) {
   const page = tree.byId.get(edit.node)?.kind === 'page';
-  const target = page ? canvas.doc.querySelector('main') : canvas.element(edit.node);
+  const target = page ? canvas.doc.querySelector('.own') : canvas.element(edit.node);
   if (!target || things.some((element) => element.contains(target))) return;
   const next = canvas.element(edit.before ?? '');
   const before = next?.parentElement === target ? next : null;

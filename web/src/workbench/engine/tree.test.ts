@@ -29,7 +29,7 @@ describe('the tree', () => {
 
 describe('an answer put together with what was there', () => {
   const answer = workbenchAnswer({ version: 2, blocks: [{ id: 'notice' }, { id: 'map' }] });
-  const around = { before: '<main>', after: '</main>', parts: [] };
+  const around = { before: '<main><div class="own">', after: '</div></main>', parts: [] };
   const before = { ...answer, css: 'a{}', blocks, fresh: freshViews, around };
 
   it('keeps the same blocks and the style sheet where nothing new is said of them', () => {

@@ -71,7 +71,7 @@ class CarryingTest extends WithDesigner {
     return (List<String>)
         designer
             .frame(frame)
-            .locator("main > *")
+            .locator(".own > *")
             .evaluateAll("all => all.map(e => e.dataset.node)");
   }
 
@@ -293,12 +293,12 @@ class CarryingTest extends WithDesigner {
     moveTo(page().locator("[data-surface=desktop]"), Spot.LEFT);
     page().mouse().up();
     designer.awaitSaved();
-    assertThat(designer.frame(PHONE).locator("main > *")).hasCount(1);
-    assertThat(designer.frame(PHONE).locator("main > .text")).hasCount(1);
+    assertThat(designer.frame(PHONE).locator(".own > *")).hasCount(1);
+    assertThat(designer.frame(PHONE).locator(".own > .text")).hasCount(1);
     takeUpNew("Section");
-    moveTo(designer.frame(DESKTOP).locator("main > .text"), Spot.BELOW);
+    moveTo(designer.frame(DESKTOP).locator(".own > .text"), Spot.BELOW);
     page().mouse().up();
     designer.awaitSaved();
-    assertThat(designer.frame(DESKTOP).locator("main > .text + .section")).hasCount(1);
+    assertThat(designer.frame(DESKTOP).locator(".own > .text + .section")).hasCount(1);
   }
 }

@@ -6,6 +6,8 @@ import goodbones.document.FieldValue;
 import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import goodbones.document.StyleKey;
+import goodbones.document.StyleValue;
 import goodbones.layout.Box;
 import goodbones.layout.Measured;
 import goodbones.layout.Room;
@@ -107,7 +109,7 @@ record Drawn(
     return Double.parseDouble(sides[0]) / Double.parseDouble(sides[1]);
   }
 
-  private static String svg(String pictureId) {
+  static String svg(String pictureId) {
     String[] sides = pictureId.split("x");
     return "data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='"
         + sides[0]
@@ -139,7 +141,7 @@ record Drawn(
     Rendered rendered = rendered(page);
     Framed framed =
         switch (room) {
-          case WHOLE -> Framed.bare(rendered);
+          case WHOLE -> new Framed(rendered, around());
           case BESIDE_COLUMN -> beside(rendered, rendered(OTHER));
           case SIDE_COLUMN -> beside(rendered(OTHER), rendered);
         };
@@ -148,8 +150,8 @@ record Drawn(
         room == Room.SIDE_COLUMN
             ? framed.body().replace(framed.page().open(), rendered.open())
             : framed.body();
-    String at = room == Room.SIDE_COLUMN ? "<header " : "<main";
-    body = room == Room.WHOLE ? body : body.replace(at, at + " data-room ");
+    String at = room == Room.SIDE_COLUMN ? "<header" : "<div class=\"own\"";
+    body = body.replace(at, at + " data-room ");
     String css = StyleSheet.of(framed.rendered()) + "body{font-family:sans-serif}";
     tab.setContent(PageHtml.of("en", "Boxes", "", "<style>" + css + "</style>", body));
     return new Sheet(tab);
@@ -161,19 +163,38 @@ record Drawn(
     return Renderer.render(Shown.of(page), BARE, plain);
   }
 
+  /** What stands in every region; its orders and corners are nothing to the page between. */
+  private static List<Framed.Part> around() {
+    Rendered part = rendered(OTHER);
+    return List.of(
+        new Framed.Part(Region.HEADER, "header", part),
+        new Framed.Part(Region.BAND_ABOVE, "above", part),
+        new Framed.Part(Region.BAND_BELOW, "below", part),
+        new Framed.Part(Region.FOOTER, "footer", part));
+  }
+
   private static Framed beside(Rendered content, Rendered side) {
     return new Framed(content, List.of(new Framed.Part(Region.SIDE, "side", side)));
   }
 
+  private static Node other(String id, Kind kind, String property, String value) {
+    return Node.of(NodeId.of("other-" + id), kind, "")
+        .withStyle(StyleKey.parse(property), StyleValue.literal(value));
+  }
+
+  /** Sections in another order than they are written, and something set in a corner. */
   private static final Node OTHER =
       Node.of(NodeId.of("other"), Kind.PAGE, "")
           .withChildren(
               List.of(
-                  Node.of(NodeId.of("other-section"), Kind.SECTION, "")
+                  other("last", Kind.SECTION, "order", "1")
                       .withChildren(
                           List.of(
                               Node.of(NodeId.of("other-words"), Kind.TEXT, "")
-                                  .withContent("words", new FieldValue.Words("Beside it"))))));
+                                  .withContent("words", new FieldValue.Words("Beside it")))),
+                  other("first", Kind.SECTION, "min-height", "20px"),
+                  other("corner", Kind.BOX, "pin", "bottom-right")
+                      .withStyle(StyleKey.parse("min-height"), StyleValue.literal("12px"))));
 
   /** The screen of a viewport so wide; the device follows from the finishes' limits. */
   static Screen screen(int width) {

@@ -47,14 +47,14 @@ class ElementsTest extends WithDesigner {
     assertThat(sheet()).hasCount(0);
     designer.awaitSaved();
     for (String frame : FRAMES) {
-      assertThat(designer.frame(frame).locator("main > .icon path")).hasCount(2);
-      assertThat(designer.frame(frame).locator("main > .icon svg"))
+      assertThat(designer.frame(frame).locator(".own > .icon path")).hasCount(2);
+      assertThat(designer.frame(frame).locator(".own > .icon svg"))
           .hasAttribute("aria-hidden", "true");
     }
     designer.set("Icon size", "40px");
     designer.awaitSaved();
-    assertThat(designer.frame(DESKTOP).locator("main > .icon svg")).hasCSS("width", "40px");
-    assertThat(designer.frame(DESKTOP).locator("main > .icon")).hasCSS("height", "40px");
+    assertThat(designer.frame(DESKTOP).locator(".own > .icon svg")).hasCSS("width", "40px");
+    assertThat(designer.frame(DESKTOP).locator(".own > .icon")).hasCSS("height", "40px");
   }
 
   @Test
@@ -73,7 +73,7 @@ class ElementsTest extends WithDesigner {
     designer.awaitSaved();
     assertThat(field()).containsText("Star");
     assertThat(field()).containsText("solid");
-    assertThat(designer.frame(DESKTOP).locator("main > .icon svg"))
+    assertThat(designer.frame(DESKTOP).locator(".own > .icon svg"))
         .hasAttribute("fill", "currentColor");
     press("Control+z");
     designer.awaitSaved();

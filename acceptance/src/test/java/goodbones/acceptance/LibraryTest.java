@@ -161,7 +161,7 @@ class LibraryTest extends WithDesigner {
     press("Enter");
     assertThat(designer.heading("Long-case clocks")).isVisible();
     awaitDrawn();
-    assertThat(designer.frame(DESKTOP).locator("main > section")).hasCount(6);
+    assertThat(designer.frame(DESKTOP).locator(".own > section")).hasCount(6);
     assertThat(
             page()
                 .getByRole(
@@ -295,8 +295,8 @@ class LibraryTest extends WithDesigner {
           const view = await (await fetch(`/api/pieces/${id}/sampled?site=oakum-rope-museum&words=${words}`)).json();
           const frame = document.createElement('iframe');
           frame.style.cssText = 'position:fixed;border:0;height:800px';
-          frame.srcdoc = `<!doctype html><style>${view.css}</style>${view.open}<main>`
-            + view.blocks.map(b => b.html).join('') + '</main>';
+          frame.srcdoc = `<!doctype html><style>${view.css}</style>${view.open}<main><div class="own">`
+            + view.blocks.map(b => b.html).join('') + '</div></main>';
           await new Promise(done => { frame.onload = done; document.body.append(frame); });
           for (const width of widths) {
             frame.style.width = width + 'px';
@@ -349,7 +349,7 @@ class LibraryTest extends WithDesigner {
     assertThat(designer.frame("How it looks here").locator("section")).isVisible();
     press("Enter");
     designer.awaitSaved();
-    assertThat(designer.frame(DESKTOP).locator("main > section")).hasCount(4);
+    assertThat(designer.frame(DESKTOP).locator(".own > section")).hasCount(4);
   }
 
   @Test

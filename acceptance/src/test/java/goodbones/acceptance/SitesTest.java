@@ -79,13 +79,13 @@ class SitesTest extends WithDesigner {
   @Order(6)
   void aSectionBecomesTheHeaderOfAllPagesByKeyboard() {
     show("/sites/tern-valley/pages/tv-people");
-    int sections = designer.frame(DESKTOP).locator("main > section").count();
+    int sections = designer.frame(DESKTOP).locator(".own > section").count();
     String first = page().locator("[data-strip]").first().getAttribute("title");
     page().locator("[data-strip]").first().click();
     press("e");
     designer.button("Make it the header").click();
     designer.awaitSaved();
-    assertThat(designer.frame(DESKTOP).locator("main > section")).hasCount(sections - 1);
+    assertThat(designer.frame(DESKTOP).locator(".own > section")).hasCount(sections - 1);
     assertThat(page().getByLabel("Shared parts")).containsText(first);
     assertThat(designer.frame(DESKTOP).locator("header [data-node]").first()).isVisible();
   }

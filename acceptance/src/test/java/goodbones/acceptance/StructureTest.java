@@ -81,7 +81,7 @@ class StructureTest extends WithDesigner {
     add("heading", "Heading");
     write("Plots and seasons");
     for (String frame : FRAMES) {
-      assertThat(designer.frame(frame).locator("main > h2")).hasText("Plots and seasons");
+      assertThat(designer.frame(frame).locator(".own > h2")).hasText("Plots and seasons");
     }
     assertThat(box(DESKTOP, "h2", 0).x).isGreaterThanOrEqualTo(32);
   }
@@ -298,7 +298,7 @@ class StructureTest extends WithDesigner {
     undoAll();
     assertThat(page().getByText("Nothing stands here yet.")).isVisible();
     for (String frame : FRAMES) {
-      assertThat(designer.frame(frame).locator("main > *")).hasCount(0);
+      assertThat(designer.frame(frame).locator(".own > *")).hasCount(0);
     }
     page().reload();
     Locator redo =

@@ -90,7 +90,7 @@ class WorkbenchToolsTest extends WithDesigner {
     preview.getByLabel(Pattern.compile("show what is hidden here")).check();
     assertThat(shown).isVisible();
     preview.getByLabel("this section alone").check();
-    assertThat(designer.frame("Phone at true size").locator("main > *")).hasCount(1);
+    assertThat(designer.frame("Phone at true size").locator(".own > *")).hasCount(1);
     preview.getByRole(AriaRole.BUTTON).filter(text("Tablet")).click();
     assertThat(designer.viewportWidth("Tablet at true size")).isEqualTo(834);
     preview.getByLabel("Close").click();

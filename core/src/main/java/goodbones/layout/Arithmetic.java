@@ -34,9 +34,8 @@ public final class Arithmetic {
   private static final String BETWEEN = "space-between";
 
   /** Browsers count in 1/64 px; what fits but for that fits. */
-  private static final double TOLERANCE = 1.0 / 64;
-
   private final Styles styles;
+
   private final Measured measured;
   private final Map<NodeId, Box> boxes = new LinkedHashMap<>();
   private final Map<NodeId, Map<Double, Double>> heights = new HashMap<>();
@@ -322,21 +321,27 @@ public final class Arithmetic {
     double gap = styles.px(node, StyleProperty.COLUMN_GAP, inner);
     List<Line> lines = new ArrayList<>();
     List<FlexLine.Item> open = new ArrayList<>();
-    double used = 0;
+    long used = 0;
     for (Node child : shown(node)) {
       FlexLine.Item item = flexItem(child, inner);
-      if (!open.isEmpty() && used + gap + item.outer() > inner + TOLERANCE) {
+      long outer = steps(item.outer());
+      if (!open.isEmpty() && used + steps(gap) + outer > steps(inner)) {
         lines.add(line(node, open, inner, gap));
         open = new ArrayList<>();
         used = 0;
       }
-      used += (open.isEmpty() ? 0 : gap) + item.outer();
+      used += (open.isEmpty() ? 0 : steps(gap)) + outer;
       open.add(item);
     }
     if (!open.isEmpty()) {
       lines.add(line(node, open, inner, gap));
     }
     return lines;
+  }
+
+  /** Chromium lays out in steps of 1/64 px; a length in between is cut off. */
+  private static long steps(double px) {
+    return (long) Math.floor(px * 64 + 1e-6);
   }
 
   private FlexLine.Item flexItem(Node child, double inner) {

@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.stream.Collectors;
 
 /**
- * A rendered page with what stands around its content.
+ * A rendered page with what stands around its content. The canvas draws what is published, with
+ * ids: both have the page's own content, and every shared part, in a container of its own.
  *
  * @param around the shared parts, in the order in which they stand
  * @param marked whether each of them can be told by its id, as the canvas needs it
@@ -21,12 +22,13 @@ public record Framed(Rendered page, List<Part> around, boolean marked, Room room
       return drawn.blocks().stream().map(Rendered.Block::html).collect(Collectors.joining());
     }
 
-    private String marked() {
-      return "<div class=\"around\" data-part=\""
-          + Html.escape(id)
-          + "\" data-region=\""
-          + region.word()
-          + "\">"
+    /** A container of its own, so that nothing in it takes part in what stands beside it. */
+    private String contained(boolean marked) {
+      return "<div class=\"around\""
+          + (marked
+              ? " data-part=\"" + Html.escape(id) + "\" data-region=\"" + region.word() + "\""
+              : "")
+          + ">"
           + html()
           + "</div>";
     }
@@ -80,12 +82,14 @@ public record Framed(Rendered page, List<Part> around, boolean marked, Room room
           case SIDE_COLUMN -> "<div class=\"beside\">";
         }
         + "<main>"
-        + html(Region.BAND_ABOVE);
+        + html(Region.BAND_ABOVE)
+        + "<div class=\"own\">";
   }
 
   /** What is written between the page's own content and the end of the body. */
   public String after() {
-    return html(Region.BAND_BELOW)
+    return "</div>"
+        + html(Region.BAND_BELOW)
         + "</main>"
         + (html(Region.SIDE).isEmpty() && room == Room.WHOLE ? "" : "</div>")
         + wrapped("footer", html(Region.FOOTER));
@@ -94,11 +98,11 @@ public record Framed(Rendered page, List<Part> around, boolean marked, Room room
   private String html(Region region) {
     return around.stream()
         .filter(part -> part.region() == region)
-        .map(part -> marked ? part.marked() : part.html())
+        .map(part -> part.contained(marked))
         .collect(Collectors.joining());
   }
 
   private static String wrapped(String tag, String html) {
-    return html.isEmpty() ? "" : "<" + tag + " class=\"around\">" + html + "</" + tag + ">";
+    return html.isEmpty() ? "" : "<" + tag + ">" + html + "</" + tag + ">";
   }
 }

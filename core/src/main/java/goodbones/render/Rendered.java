@@ -38,8 +38,8 @@ public record Rendered(
   /** The HTML of the body element. */
   public String body() {
     return open
-        + "<main>"
+        + "<main><div class=\"own\">"
         + blocks.stream().map(Block::html).collect(Collectors.joining())
-        + "</main></body>";
+        + "</div></main></body>";
   }
 }

@@ -25,10 +25,10 @@ public final class StyleSheet {
       p a,h1 a,h2 a,h3 a,h4 a,h5 a,h6 a,li a{text-decoration:underline}
       strong{font-weight:700}
       img{display:block;width:100%;height:auto}
-      main,.around{display:grid;position:relative;grid-template-columns:minmax(var(--page-left,0px),1fr) \
+      .own,.around{display:grid;position:relative;grid-template-columns:minmax(var(--page-left,0px),1fr) \
       minmax(0,var(--page-width,100%)) minmax(var(--page-right,0px),1fr)}
-      main>*,.around>*{grid-column:2}
-      main>.section,.around>.section,main>.around,.around>.around{grid-column:1/-1}
+      .own>*,.around>*{grid-column:2}
+      .own>.section,.around>.section{grid-column:1/-1}
       .beside{display:grid;grid-template-columns:minmax(0,3fr) minmax(0,9fr);align-items:start}
       @media (width<1024px){.beside{grid-template-columns:minmax(0,1fr)}}
       .section,.row,.column,.box{display:grid;position:relative;min-width:0}
@@ -38,7 +38,7 @@ public final class StyleSheet {
       .button:focus-visible{outline:3px solid currentcolor;outline-offset:2px}
       .picture{object-fit:cover;min-width:0}
       hr{border-width:0;margin:0;min-width:0}
-      .icon{line-height:0}
+      .icon{line-height:0;min-width:0}
       .icon svg{width:1em;height:1em;vertical-align:top}
       .logo{display:block}
       .menu,.social{min-width:0;flex-direction:column}

@@ -215,14 +215,15 @@ class FrameElementsTest {
                 new Framed.Part(Region.FOOTER, "f", part)));
     assertThat(framed.body().replaceAll(" class=\"(section[^\"]*)\"", ""))
         .contains(
-            "<header class=\"around\"><section></section></header><div class=\"beside\">"
-                + "<aside class=\"around\"><section></section></aside><main>"
-                + "<section></section><section></section></main></div>"
-                + "<footer class=\"around\"><section></section></footer></body>");
+            "<header><div class=\"around\"><section></section></div></header>"
+                + "<div class=\"beside\"><aside><div class=\"around\"><section></section></div>"
+                + "</aside><main><div class=\"around\"><section></section></div>"
+                + "<div class=\"own\"><section></section></div></main></div>"
+                + "<footer><div class=\"around\"><section></section></div></footer></body>");
     assertThat(Framed.bare(page).body()).isEqualTo(page.body());
     assertThat(new Framed(part, List.of(), true, Room.SIDE_COLUMN).body())
         .as("a side column by itself is as narrow as where it stands")
-        .contains("<div class=\"beside\"><main><section")
-        .endsWith("</main></div></body>");
+        .contains("<div class=\"beside\"><main><div class=\"own\"><section")
+        .endsWith("</div></main></div></body>");
   }
 }
