@@ -55,19 +55,14 @@ function Files({ table, run }: Props) {
   const [said, setSaid] = useState<{ tokens: number; notes: readonly string[] }>();
   const [problem, setProblem] = useState('');
   const query = `site=${encodeURIComponent(site)}`;
-  const bringIn = async (file: File | undefined) => {
-    if (!file) return;
+  const bringIn = async (chosen: readonly File[]) => {
+    if (chosen.length === 0) return;
     setProblem('');
     setSaid(undefined);
-    const json = await file.text();
+    const files = await Promise.all(chosen.map((file) => file.text()));
     const failed = await run(async (had) => {
       const imported = await answer(
-        api.POST('/api/finishes/tokens', {
-          params: { query: { site } },
-          body: json,
-          bodySerializer: (text: string) => text,
-          headers: { 'Content-Type': 'text/plain' },
-        }),
+        api.POST('/api/finishes/token-files', { params: { query: { site } }, body: { files } }),
       );
       setSaid(imported);
       return lookedAt(had);
@@ -113,15 +108,17 @@ function Files({ table, run }: Props) {
         <p className="text-soft">
           {site === ''
             ? 'Tokens of the same name get the file’s value; new ones are added; the others stay.'
-            : 'Values that differ from the house’s become this client’s own.'}
+            : 'Values that differ from the house’s become this client’s own.'}{' '}
+          Choose all files of one system together.
         </p>
         <input
           key={site}
           type="file"
-          aria-label="Tokens file"
+          aria-label="Tokens files"
+          multiple
           accept=".json,.tokens,application/json"
           className="mt-1"
-          onChange={(e) => void bringIn(e.target.files?.[0])}
+          onChange={(e) => void bringIn([...(e.target.files ?? [])])}
         />
         {problem && (
           <p role="alert" className="text-brick mt-2">

@@ -267,11 +267,11 @@ class FinishesTest extends WithDesigner {
     String json = java.nio.file.Files.readString(file);
     assertThat(json).contains("\"color\"", "\"$value\"");
     java.nio.file.Files.writeString(file, json.replaceFirst("#[0-9a-f]{6}", "#123456"));
-    designer.field("Tokens file").setInputFiles(file);
+    designer.field("Tokens files").setInputFiles(file);
     assertThat(page().getByText(Pattern.compile("tokens? brought in"))).isVisible();
     Path wrong = java.nio.file.Files.createTempFile("timetable", ".json");
     java.nio.file.Files.writeString(wrong, "09:40, 11:10");
-    designer.field("Tokens file").setInputFiles(wrong);
+    designer.field("Tokens files").setInputFiles(wrong);
     assertThat(page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
         .containsText("The file is not JSON");
   }

@@ -17,6 +17,11 @@ final class GroupExtensions {
   private static final String ROOT = "$root";
   private final ObjectNode root;
 
+  /** More than any system that is read by people. */
+  private static final int MOST = 20_000;
+
+  private int looked;
+
   GroupExtensions(ObjectNode root) {
     this.root = root;
   }
@@ -80,6 +85,16 @@ final class GroupExtensions {
     take(name, own, baseName, base, taken, path);
   }
 
+  /** Groups that extend groups that extend multiply at every level. */
+  private void requireFew() {
+    if (++looked > MOST) {
+      throw new Unreadable(
+          "Groups in this file extend each other to more than "
+              + MOST
+              + " tokens; extend fewer, or say the tokens themselves");
+    }
+  }
+
   private void take(
       String name,
       JsonNode own,
@@ -90,6 +105,7 @@ final class GroupExtensions {
     base.properties()
         .forEach(
             member -> {
+              requireFew();
               String key = member.getKey();
               if (key.startsWith("$") && !key.equals(ROOT)) {
                 return;

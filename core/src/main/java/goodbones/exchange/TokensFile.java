@@ -7,6 +7,7 @@ import goodbones.style.Token;
 import goodbones.style.TokenGroup;
 import goodbones.style.TokenType;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -61,6 +62,9 @@ public final class TokensFile {
   public record Read(
       List<Token> tokens, List<TokenGroup> groups, String unread, List<String> notes) {}
 
+  /** More than any value that says something; longer ones take long to be looked at. */
+  private static final int LONGEST = 8_000;
+
   private TokensFile() {}
 
   /**
@@ -70,6 +74,66 @@ public final class TokensFile {
    * @throws Unreadable if it is not JSON, or not an object
    */
   public static Read read(String json) {
+    return new Reader(object(json)).read();
+  }
+
+  /**
+   * Several files as one, each laid over those before it: what refers to another file finds it.
+   *
+   * @throws Unreadable if one of them is not JSON, or not an object
+   */
+  public static String together(List<String> files) {
+    ObjectNode all = MAPPER.createObjectNode();
+    files.forEach(json -> lay(object(json), all));
+    return MAPPER.writeValueAsString(all);
+  }
+
+  private static void lay(ObjectNode over, ObjectNode under) {
+    over.properties()
+        .forEach(
+            member -> {
+              boolean groups =
+                  member.getValue() instanceof ObjectNode group
+                      && !isToken(group)
+                      && under.get(member.getKey()) instanceof ObjectNode there
+                      && !isToken(there);
+              if (groups) {
+                lay((ObjectNode) member.getValue(), (ObjectNode) under.get(member.getKey()));
+              } else {
+                under.set(member.getKey(), member.getValue());
+              }
+            });
+  }
+
+  private static boolean isToken(ObjectNode node) {
+    return node.has("$value") || node.has("$ref");
+  }
+
+  /** The names that a file says something of, whether that can be read or not. */
+  static Set<String> names(String json) {
+    Set<String> names = new TreeSet<>();
+    read(json).tokens().forEach(token -> names.add(token.name()));
+    collect("", object(json), names);
+    return names;
+  }
+
+  private static void collect(String name, ObjectNode node, Set<String> names) {
+    if (isToken(node)) {
+      names.add(ValueReader.plain(name));
+      return;
+    }
+    node.properties()
+        .forEach(
+            member -> {
+              if (member.getValue() instanceof ObjectNode inner
+                  && (!member.getKey().startsWith("$") || member.getKey().equals(ROOT))) {
+                collect(
+                    name.isEmpty() ? member.getKey() : name + "." + member.getKey(), inner, names);
+              }
+            });
+  }
+
+  private static ObjectNode object(String json) {
     JsonNode root;
     try {
       root = MAPPER.readTree(json);
@@ -88,7 +152,7 @@ public final class TokensFile {
     if (!(root instanceof ObjectNode object)) {
       throw new Unreadable("A tokens file is a JSON object of groups and tokens; this is not one");
     }
-    return new Reader(object).read();
+    return object;
   }
 
   private static final class Reader {
@@ -105,11 +169,14 @@ public final class TokensFile {
     }
 
     Read read() {
-      group("", root, Optional.empty());
+      group("", "", root, Optional.empty());
       return new Read(tokens, groups, unread.isEmpty() ? "" : unread.toString(), notes);
     }
 
-    private void group(String name, ObjectNode group, Optional<String> inherited) {
+    /**
+     * @param at where it stands, as a JSON Pointer (RFC 6901): a key may have a dot in it
+     */
+    private void group(String name, String at, ObjectNode group, Optional<String> inherited) {
       Optional<String> type = typeSaid(group, inherited);
       ObjectNode own = MAPPER.createObjectNode();
       group.properties().stream()
@@ -123,12 +190,24 @@ public final class TokensFile {
           .forEach(
               e -> {
                 if (e.getKey().equals(ROOT)) {
-                  member(name.isEmpty() ? ROOT : name + "." + ROOT, e.getValue(), type);
+                  member(
+                      name.isEmpty() ? ROOT : name + "." + ROOT,
+                      step(at, ROOT),
+                      e.getValue(),
+                      type);
                 } else if (!e.getKey().startsWith("$")) {
-                  member(name.isEmpty() ? e.getKey() : name + "." + e.getKey(), e.getValue(), type);
+                  member(
+                      name.isEmpty() ? e.getKey() : name + "." + e.getKey(),
+                      step(at, e.getKey()),
+                      e.getValue(),
+                      type);
                 }
               });
       extension(name, group);
+    }
+
+    private static String step(String at, String key) {
+      return at + "/" + key.replace("~", "~0").replace("/", "~1");
     }
 
     private Optional<String> typeSaid(ObjectNode group, Optional<String> inherited) {
@@ -173,18 +252,18 @@ public final class TokensFile {
       }
     }
 
-    private void member(String name, JsonNode value, Optional<String> type) {
+    private void member(String name, String at, JsonNode value, Optional<String> type) {
       if (value instanceof ObjectNode object
           && (object.has("$value") || object.has("$ref") && !extensions.isGroupReference(object))) {
-        token(name, object, type);
+        token(name, at, object, type);
       } else if (value instanceof ObjectNode object) {
-        group(name, object, type);
+        group(name, at, object, type);
       } else {
-        leave(name, value, name + " is neither a group nor a token");
+        leave(at, value, name + " is neither a group nor a token");
       }
     }
 
-    private void token(String place, ObjectNode token, Optional<String> inherited) {
+    private void token(String place, String at, ObjectNode token, Optional<String> inherited) {
       String name = ValueReader.plain(place);
       JsonNode value = token.has("$value") ? token.get("$value") : token;
       Optional<String> word =
@@ -195,7 +274,7 @@ public final class TokensFile {
               : typeOf(value, new TreeSet<>(Set.of(name)));
       if (type.isEmpty()) {
         leave(
-            place,
+            at,
             token,
             name
                 + (word.isPresent()
@@ -209,6 +288,14 @@ public final class TokensFile {
           kept.put(AT_ROOT, true);
         }
         String css = ours(token, value).orElseGet(() -> readable(name, type.get(), value, kept));
+        if (type.get() == TokenType.FONT_FAMILY && value.isString() && css.contains(",")) {
+          // The format has a list for that; files of everyday use have one text.
+          notes.add(name + " has several families in one text; it was read as a list of them");
+        }
+        if (css.length() > LONGEST) {
+          throw new Unreadable(
+              name + " has " + css.length() + " characters; a value may have at most " + LONGEST);
+        }
         StyleValue read = StyleValue.parse(css);
         if (read instanceof StyleValue.Literal && !type.get().accepts(css)) {
           throw new Unreadable(
@@ -224,7 +311,7 @@ public final class TokensFile {
                 token.path("$deprecated").isBoolean() && token.path("$deprecated").asBoolean(),
                 kept.toString()));
       } catch (Unreadable | IllegalArgumentException e) {
-        leave(place, token, String.valueOf(e.getMessage()));
+        leave(at, token, String.valueOf(e.getMessage()));
       }
     }
 
@@ -308,8 +395,8 @@ public final class TokensFile {
       return value;
     }
 
-    private void leave(String name, JsonNode value, String why) {
-      unread.set(name, value);
+    private void leave(String at, JsonNode value, String why) {
+      unread.set(at, value);
       notes.add(why + "; kept as it is in the file");
     }
   }
@@ -391,7 +478,7 @@ public final class TokensFile {
         MAPPER
             .readTree(finishes.house().unread())
             .properties()
-            .forEach(e -> place(e.getKey(), e.getValue()));
+            .forEach(e -> placeAt(e.getKey(), e.getValue()));
       }
       return MAPPER.writeValueAsString(root) + "\n";
     }
@@ -431,6 +518,27 @@ public final class TokensFile {
         int dot = name.lastIndexOf('.');
         node(dot < 0 ? "" : name.substring(0, dot)).set(name.substring(dot + 1), value);
       }
+    }
+
+    /** What was not read stands where it stood; what was kept before has a name with dots. */
+    private void placeAt(String at, JsonNode value) {
+      if (!at.startsWith("/")) {
+        place(at, value);
+        return;
+      }
+      List<String> steps =
+          Arrays.stream(at.substring(1).split("/", -1))
+              .map(step -> step.replace("~1", "/").replace("~0", "~"))
+              .toList();
+      if (steps.stream().noneMatch(step -> step.contains("."))) {
+        place(String.join(".", steps), value);
+        return;
+      }
+      ObjectNode node = node("");
+      for (String step : steps.subList(0, steps.size() - 1)) {
+        node = node.get(step) instanceof ObjectNode there ? there : node.putObject(step);
+      }
+      node.set(steps.get(steps.size() - 1), value);
     }
 
     private String address(String name) {

@@ -13,6 +13,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import tools.jackson.databind.json.JsonMapper;
@@ -47,10 +49,43 @@ public final class TokensImport {
    * @param ids makes an id for each new token
    */
   public static ForHouse intoHouse(Finishes house, TokensFile.Read file, Supplier<String> ids) {
-    List<String> notes = new ArrayList<>(file.notes());
+    return intoHouse(house, house.unread(), file.tokens(), file, file.notes(), ids);
+  }
+
+  /**
+   * The same for several files at once, in any order: what refers to another of them, or to a token
+   * of the house, finds it; and what was left aside before is taken up where its target comes.
+   *
+   * @throws Unreadable if one of them is not JSON, or not an object
+   */
+  public static ForHouse intoHouse(Finishes house, List<String> files, Supplier<String> ids) {
+    Set<String> said = new TreeSet<>();
+    files.forEach(json -> said.addAll(TokensFile.names(json)));
+    String there = TokensFile.write(house);
+    List<String> all = new ArrayList<>(List.of(there));
+    all.addAll(files);
+    TokensFile.Read read = TokensFile.read(TokensFile.together(all));
+    List<Token> tokens =
+        read.tokens().stream()
+            .filter(t -> said.contains(t.name()) || house.tokenNamed(t.name()).isEmpty())
+            .toList();
+    List<String> notes = new ArrayList<>(read.notes());
+    notes.removeAll(TokensFile.read(there).notes());
+    // What was not read of the house is among what is read anew.
+    return intoHouse(house, "", tokens, read, notes, ids);
+  }
+
+  private static ForHouse intoHouse(
+      Finishes house,
+      String unread,
+      List<Token> tokens,
+      TokensFile.Read file,
+      List<String> noted,
+      Supplier<String> ids) {
+    List<String> notes = new ArrayList<>(noted);
     List<Token> aside = new ArrayList<>();
     List<Token> wanted = new ArrayList<>();
-    for (Token token : file.tokens()) {
+    for (Token token : tokens) {
       Optional<Token> there = house.tokenNamed(token.name());
       if (there.isPresent() && there.get().type() != token.type()) {
         notes.add(otherType(token, there.get()));
@@ -77,7 +112,7 @@ public final class TokensImport {
     edits.add(
         new FinishesEdit.PutFile(
             groups(house.groups(), file.groups()),
-            merged(house.unread(), TokensFile.withAside(file.unread(), aside))));
+            merged(unread, TokensFile.withAside(file.unread(), aside))));
     return new ForHouse(new FinishesEdit.Group(edits), taken.size(), notes);
   }
 

@@ -18,6 +18,8 @@ import tools.jackson.databind.JsonNode;
  * written as plain text, as earlier drafts had them, are read too.
  */
 final class ValueReader {
+  private static final int MOST_PARTS = 64;
+
   private static final Map<String, String> WEIGHTS =
       Map.ofEntries(
           Map.entry("thin", "100"),
@@ -280,6 +282,7 @@ final class ValueReader {
   }
 
   private String shadow(JsonNode value) {
+    requireFew(value, "a shadow", "layers");
     if (value.isArray()) {
       return value.valueStream().map(this::layer).collect(Collectors.joining(", "));
     }
@@ -303,7 +306,23 @@ final class ValueReader {
         + part(value, TokenType.SHADOW, "color", TokenType.COLOR, "");
   }
 
+  private void requireFew(JsonNode parts, String what, String of) {
+    if (parts.isArray() && parts.size() > MOST_PARTS) {
+      throw new Unreadable(
+          where
+              + ": "
+              + what
+              + " may have at most "
+              + MOST_PARTS
+              + " "
+              + of
+              + ", not "
+              + parts.size());
+    }
+  }
+
   private String gradient(JsonNode value) {
+    requireFew(value, "a gradient", "stops");
     if (!value.isArray() || value.size() < 2) {
       throw new Unreadable(where + ": a gradient needs at least two stops");
     }

@@ -165,18 +165,39 @@ class FinishesController {
   /** Takes a tokens file in, for the house or for a site. */
   @PostMapping(path = "/tokens", consumes = MediaType.TEXT_PLAIN_VALUE)
   FinishesViews.Imported bringIn(@RequestParam String site, @RequestBody byte[] file) {
-    TokensFile.Read read;
+    return bringIn(site, List.of(text(file)));
+  }
+
+  /** Files of one system: what refers to another of them finds it, in whatever order they come. */
+  record TokenFiles(List<String> files) {}
+
+  /** Takes several tokens files in at once. */
+  @PostMapping(path = "/token-files", consumes = MediaType.APPLICATION_JSON_VALUE)
+  FinishesViews.Imported bringInSeveral(
+      @RequestParam String site, @RequestBody TokenFiles together) {
+    long bytes = together.files().stream().mapToLong(String::length).sum();
+    requireSize(bytes);
+    BadInput.require(!together.files().isEmpty(), "files", "Choose one file at least");
+    return bringIn(site, together.files());
+  }
+
+  private FinishesViews.Imported bringIn(String site, List<String> files) {
     try {
-      read = TokensFile.read(text(file));
+      return site.isEmpty() ? intoHouse(files) : intoSite(site, files);
     } catch (Unreadable unreadable) {
       throw new BadInput("file", String.valueOf(unreadable.getMessage()));
     }
-    if (site.isEmpty()) {
-      TokensImport.ForHouse taken =
-          TokensImport.intoHouse(store.draft(), read, () -> UUID.randomUUID().toString());
-      store.edit(new FinishesStep.House(taken.edit()), "bring in a tokens file");
-      return new FinishesViews.Imported(taken.tokens(), taken.notes());
-    }
+  }
+
+  private FinishesViews.Imported intoHouse(List<String> files) {
+    TokensImport.ForHouse taken =
+        TokensImport.intoHouse(store.draft(), files, () -> UUID.randomUUID().toString());
+    store.edit(new FinishesStep.House(taken.edit()), "bring in a tokens file");
+    return new FinishesViews.Imported(taken.tokens(), taken.notes());
+  }
+
+  private FinishesViews.Imported intoSite(String site, List<String> files) {
+    TokensFile.Read read = TokensFile.read(TokensFile.together(files));
     TokensImport.ForSite taken = TokensImport.intoSite(store.draftFor(site), read);
     if (!taken.values().isEmpty()) {
       store.edit(
@@ -186,18 +207,22 @@ class FinishesController {
     return new FinishesViews.Imported(taken.values().size(), taken.notes());
   }
 
+  private static void requireSize(long bytes) {
+    if (bytes > MOST_BYTES) {
+      throw new BadInput(
+          "file",
+          "The file has "
+              + bytes / 1024
+              + " KB; a tokens file may have at most "
+              + MOST_BYTES / 1024);
+    }
+  }
+
   /**
    * @throws BadInput if it is too large, or no UTF-8
    */
   private static String text(byte[] file) {
-    if (file.length > MOST_BYTES) {
-      throw new BadInput(
-          "file",
-          "The file has "
-              + file.length / 1024
-              + " KB; a tokens file may have at most "
-              + MOST_BYTES / 1024);
-    }
+    requireSize(file.length);
     try {
       String text =
           StandardCharsets.UTF_8
