@@ -36,7 +36,11 @@ export type WorkbenchView = Omit<WorkbenchAnswer, 'css' | 'blocks' | 'fresh' | '
   around: AroundView;
 };
 
-const nothing: AroundView = { before: '<main><div class="own">', after: '</div></main>', parts: [] };
+const nothing: AroundView = {
+  before: '<main><div class="own">',
+  after: '</div></main>',
+  parts: [],
+};
 
 /** An answer put together with what was there before; blocks that did not change stay the same objects. */
 export function merged(before: WorkbenchView | undefined, now: WorkbenchAnswer): WorkbenchView {

@@ -172,7 +172,7 @@ class ComingInTest {
         .isEqualTo(401);
 
     Map<String, String> change = Map.of("present", "nonsense", "wanted", "king post truss");
-    assertThat(detail(first.post("/api/people/me/password", change))).contains("not your present");
+    assertThat(detail(first.post("/api/people/me/password", change))).contains("not your current");
     first.post(
         "/api/people/me/password",
         Map.of("present", "rafter and tie", "wanted", "king post truss"));

@@ -19,9 +19,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/people")
 class PeopleController {
   private final People people;
+  private final Attempts attempts;
 
-  PeopleController(People people) {
+  PeopleController(People people, Attempts attempts) {
     this.people = people;
+    this.attempts = attempts;
   }
 
   record Named(@NotNull @Size(max = 200) String name) {}
@@ -65,7 +67,13 @@ class PeopleController {
       @Valid @RequestBody Passwords passwords,
       HttpServletRequest request,
       @AuthenticationPrincipal SignedIn me) {
-    people.changePassword(me.id(), passwords.present(), passwords.wanted(), session(request));
+    attempts.guarded(
+        "password of " + me.id(),
+        request.getRemoteAddr(),
+        WrongPassword.class,
+        () ->
+            people.changePassword(
+                me.id(), passwords.present(), passwords.wanted(), session(request)));
     return people.all(me.id());
   }
 

@@ -133,12 +133,11 @@ class SecurityConfiguration {
                     .loginProcessingUrl(SignInGuard.PATH)
                     .successHandler(
                         (request, response, user) -> {
-                          attempts.succeeded(user.getName());
+                          attempts.succeeded(name(request), request.getRemoteAddr());
                           response.setStatus(HttpStatus.NO_CONTENT.value());
                         })
                     .failureHandler(
                         (request, response, error) -> {
-                          attempts.failed(name(request), request.getRemoteAddr());
                           problems.write(
                               response,
                               HttpStatus.UNAUTHORIZED,

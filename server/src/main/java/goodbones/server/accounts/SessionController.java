@@ -5,13 +5,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
-import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -68,28 +65,7 @@ class SessionController {
   }
 
   private void guarded(String name, HttpServletRequest request, Runnable attempt) {
-    Duration left = attempts.wait(name, request.getRemoteAddr());
-    if (!left.isZero()) {
-      throw new TooManyAttempts(left);
-    }
-    try {
-      attempt.run();
-      attempts.succeeded(name);
-    } catch (WrongCode wrong) {
-      attempts.failed(name, request.getRemoteAddr());
-      throw wrong;
-    }
-  }
-
-  @ExceptionHandler
-  ResponseEntity<ProblemDetail> tooMany(TooManyAttempts refused) {
-    ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.TOO_MANY_REQUESTS, String.valueOf(refused.getMessage()));
-    problem.setTitle(TooManyAttempts.TITLE);
-    return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
-        .header(HttpHeaders.RETRY_AFTER, String.valueOf(refused.seconds()))
-        .body(problem);
+    attempts.guarded(name, request.getRemoteAddr(), WrongCode.class, attempt);
   }
 
   @ExceptionHandler

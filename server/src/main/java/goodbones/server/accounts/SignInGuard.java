@@ -31,7 +31,7 @@ final class SignInGuard extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     String name = request.getParameter("username");
-    Duration left = attempts.wait(name == null ? "" : name, request.getRemoteAddr());
+    Duration left = attempts.begin(name == null ? "" : name, request.getRemoteAddr());
     if (left.isZero()) {
       chain.doFilter(request, response);
       return;

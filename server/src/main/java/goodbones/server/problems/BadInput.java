@@ -3,7 +3,7 @@ package goodbones.server.problems;
 import java.util.function.Function;
 
 /** Input that cannot be taken; the message says how to mend it. */
-public final class BadInput extends RuntimeException {
+public class BadInput extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
   private final String field;

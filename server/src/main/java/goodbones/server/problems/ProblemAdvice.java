@@ -5,6 +5,7 @@ import goodbones.library.AsksFirst;
 import goodbones.library.UnknownPiece;
 import goodbones.style.TokenProblem;
 import java.net.URI;
+import java.nio.file.InvalidPathException;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -16,10 +17,12 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.validation.FieldError;
+import org.springframework.web.HttpMediaTypeNotAcceptableException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
@@ -177,6 +180,19 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
       org.springframework.http.HttpHeaders headers,
       org.springframework.http.HttpStatusCode status,
       org.springframework.web.context.request.WebRequest request) {
+    Object over =
+        request.getAttribute(
+            SizeLimit.OVER,
+            org.springframework.web.context.request.RequestAttributes.SCOPE_REQUEST);
+    if (over instanceof Long most) {
+      return org.springframework.http.ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+          .body(
+              problem(
+                  HttpStatus.CONTENT_TOO_LARGE,
+                  "bad-input",
+                  "This is too large",
+                  SizeLimit.said(most)));
+    }
     return org.springframework.http.ResponseEntity.badRequest()
         .body(
             problem(
@@ -233,8 +249,43 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             problem(
                 HttpStatus.CONTENT_TOO_LARGE,
                 "bad-input",
-                "This picture is too large",
-                "A picture may have at most 8 MB; save it smaller and bring it in again"));
+                "This file is too large",
+                "A file may have at most 8 MB; save it smaller and bring it in again"));
+  }
+
+  /** What is not to be had in the form asked for is said as a problem, whatever was asked for. */
+  @Override
+  protected org.springframework.http.@Nullable ResponseEntity<Object>
+      handleHttpMediaTypeNotAcceptable(
+          HttpMediaTypeNotAcceptableException e,
+          org.springframework.http.HttpHeaders headers,
+          org.springframework.http.HttpStatusCode status,
+          org.springframework.web.context.request.WebRequest request) {
+    return org.springframework.http.ResponseEntity.status(HttpStatus.NOT_ACCEPTABLE)
+        .contentType(org.springframework.http.MediaType.APPLICATION_PROBLEM_JSON)
+        .body(
+            problem(
+                HttpStatus.NOT_ACCEPTABLE, "bad-input", Refusals.title(406), Refusals.reason(406)));
+  }
+
+  /** A form with files that has no boundary, is cut off, or is otherwise none. */
+  @ExceptionHandler
+  ProblemDetail brokenForm(MultipartException broken) {
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        "bad-input",
+        "This request cannot be read",
+        "It says that it is a form with files and is none, or it was cut off; send it again."
+            + " Nothing was changed");
+  }
+
+  @ExceptionHandler
+  ProblemDetail wrongPath(InvalidPathException wrong) {
+    return problem(
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        "bad-input",
+        "This cannot be taken",
+        "A file's name holds a character that no name can have; rename it");
   }
 
   static ProblemDetail problem(

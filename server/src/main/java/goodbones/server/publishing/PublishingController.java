@@ -1,5 +1,6 @@
 package goodbones.server.publishing;
 
+import goodbones.server.problems.NotFound;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.util.List;
@@ -54,11 +55,13 @@ class PublishingController {
                     .header("Content-Security-Policy", "script-src 'none'")
                     .body(file.bytes()))
         .orElseGet(
-            () ->
-                publishing.file(site, path + "/index.html").isPresent()
-                    ? ResponseEntity.status(HttpStatus.FOUND)
-                        .location(URI.create(uri + "/"))
-                        .build()
-                    : ResponseEntity.notFound().build());
+            () -> {
+              if (publishing.file(site, path + "/index.html").isEmpty()) {
+                throw new NotFound("published page", path);
+              }
+              return ResponseEntity.status(HttpStatus.FOUND)
+                  .location(URI.create(uri + "/"))
+                  .build();
+            });
   }
 }

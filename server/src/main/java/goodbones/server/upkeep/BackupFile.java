@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.SimpleFileVisitor;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Blob;
 import java.sql.Clob;
 import java.sql.Connection;
@@ -28,8 +29,10 @@ final class BackupFile {
   static final String DATABASE = "good-bones";
   private static final String ENTRY = DATABASE + ".mv.db";
 
-  /** No backup of real work is larger; a file that unpacks to more is no backup. */
-  private static final long MOST_BYTES = 64L * 1024 * 1024 * 1024;
+  /** What we write packs to a tenth or more; a file that unpacks to much more is no backup. */
+  private static final long MOST_TIMES = 40;
+
+  private static final long SMALL = 64L * 1024 * 1024;
 
   private BackupFile() {}
 
@@ -55,7 +58,15 @@ final class BackupFile {
     try (Statement sql = database.createStatement()) {
       sql.execute("backup to '" + file.toAbsolutePath().toString().replace("'", "''") + "'");
     }
+    keepToOneself(file);
     return check(file);
+  }
+
+  /** Whoever reads a backup reads all that is in it. */
+  private static void keepToOneself(Path file) throws IOException {
+    if (file.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+      Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
+    }
   }
 
   private static void requireWritable(Path file) throws IOException {
@@ -85,6 +96,7 @@ final class BackupFile {
 
   /** Puts the database of a backup into a folder. */
   static void unpack(Path file, Path folder) throws IOException {
+    long most = SMALL + MOST_TIMES * Files.size(file);
     try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(file))) {
       ZipEntry entry = zip.getNextEntry();
       while (entry != null) {
@@ -93,11 +105,11 @@ final class BackupFile {
             byte[] buffer = new byte[1 << 16];
             long written = 0;
             for (int n = zip.read(buffer); n >= 0; n = zip.read(buffer)) {
-              out.write(buffer, 0, n);
               written += n;
-              if (written > MOST_BYTES) {
+              if (written > most) {
                 throw new IOException("“" + file + "” unpacks to more than any backup does");
               }
+              out.write(buffer, 0, n);
             }
           }
           return;
