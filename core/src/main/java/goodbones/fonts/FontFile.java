@@ -7,9 +7,11 @@ import java.nio.ByteBuffer;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.brotli.dec.BrotliInputStream;
 
 /**
@@ -198,19 +200,30 @@ public record FontFile(
     return plain.isEmpty() || !Character.isLetter(plain.charAt(0)) ? "Font " + plain : plain;
   }
 
+  /** Family, licence, where the licence stands, and typographic family (OpenType, name table). */
+  private static final Set<Integer> USED = Set.of(1, 13, 14, 16);
+
   private static Map<Integer, String> names(ByteBuffer table) {
     Map<Integer, String> names = new HashMap<>();
+    Set<Integer> inEnglish = new HashSet<>();
     int count = table.getShort(2) & 0xffff;
     int texts = table.getShort(4) & 0xffff;
     for (int i = 0; i < count; i++) {
       int entry = 6 + 12 * i;
       int platform = table.getShort(entry);
       int language = table.getShort(entry + 4) & 0xffff;
+      int id = table.getShort(entry + 6) & 0xffff;
+      // Sixty thousand records may be laid on the same bytes; only four are of use.
+      if (!USED.contains(id) || inEnglish.contains(id)) {
+        continue;
+      }
       byte[] text = new byte[table.getShort(entry + 8) & 0xffff];
       table.get(texts + (table.getShort(entry + 10) & 0xffff), text);
       Charset charset = platform == 1 ? StandardCharsets.ISO_8859_1 : StandardCharsets.UTF_16BE;
       boolean english = platform != 3 || language == 0x409;
-      int id = table.getShort(entry + 6) & 0xffff;
+      if (english) {
+        inEnglish.add(id);
+      }
       if (english || !names.containsKey(id)) {
         names.put(id, new String(text, charset));
       }

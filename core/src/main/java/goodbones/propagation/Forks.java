@@ -45,12 +45,12 @@ final class Forks {
   }
 
   /** Taking the library's shows again what is removed or switched off here. */
-  Map<Settlement, Rebased> withoutHiding(LocalKey key) {
-    return Map.of(Settlement.TAKE, rebased.apply(without(key)));
+  Map<Settlement, Alternative> withoutHiding(LocalKey key) {
+    return Map.of(Settlement.TAKE, later(without(key)));
   }
 
   /** To stay with a variant that is gone is to have what it did as local changes. */
-  Map<Settlement, Rebased> variantGone(LocalKey variant) {
+  Map<Settlement, Alternative> variantGone(LocalKey variant) {
     LocalKey at = translation.stored(variant).orElseThrow();
     int made = Optional.of(stored.changes().get(at)).map(LocalChange::madeOn).orElseThrow();
     int from = made == 0 ? shownNow : made;
@@ -60,19 +60,23 @@ final class Forks {
             library.expanded(stored.pieceId(), from, then.picks()), then.layer(), at);
     return Map.of(
         Settlement.STAY,
-        rebased.apply(then.storing(stored, spelledOut, Set.of())),
+        later(then.storing(stored, spelledOut, Set.of())),
         Settlement.TAKE,
-        rebased.apply(without(variant)));
+        later(without(variant)));
   }
 
   /** To stay with a part that the library switched off is to switch it on here. */
-  Map<Settlement, Rebased> switchedOff(NodeId part, int madeOn) {
+  Map<Settlement, Alternative> switchedOff(NodeId part, int madeOn) {
     LocalValue shown = new LocalValue.SwitchedIs(true);
     return Map.of(
         Settlement.STAY,
-        rebased.apply(
+        later(
             stored.withChange(
                 new LocalKey(part, Aspect.SWITCHED), Optional.of(new LocalChange(shown, madeOn)))));
+  }
+
+  private Alternative later(Placement other) {
+    return new Alternative(() -> rebased.apply(other));
   }
 
   /** The placement without one of its changes, which is told as it is at the end of the way. */

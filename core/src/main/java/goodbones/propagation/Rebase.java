@@ -84,7 +84,7 @@ public final class Rebase {
   private final Forks forks;
   private final SortedMap<LocalKey, Verdict> verdicts = new TreeMap<>();
   private final Map<String, Question> questions = new LinkedHashMap<>();
-  private final Map<String, Map<Settlement, Rebased>> alternatives = new LinkedHashMap<>();
+  private final Map<String, Map<Settlement, Alternative>> alternatives = new LinkedHashMap<>();
   private final SortedSet<LocalKey> variantsGone = new TreeSet<>();
   private final SortedMap<LocalKey, NodeId> switchedOff = new TreeMap<>();
   private final SortedMap<LocalKey, LocalKey> leftOut = new TreeMap<>();

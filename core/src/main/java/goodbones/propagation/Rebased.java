@@ -34,7 +34,7 @@ public record Rebased(
     SortedMap<LocalKey, Verdict> verdicts,
     SortedMap<LocalKey, LocalValue> written,
     List<Question> questions,
-    Map<String, Map<Settlement, Rebased>> alternatives,
+    Map<String, Map<Settlement, Alternative>> alternatives,
     Settling settling) {
   public Rebased {
     seen = Set.copyOf(seen);
@@ -48,6 +48,7 @@ public record Rebased(
     questions.forEach(question -> all.put(question.id(), question));
     alternatives.values().stream()
         .flatMap(answers -> answers.values().stream())
+        .map(Alternative::outcome)
         .forEach(other -> other.allQuestions().forEach(q -> all.putIfAbsent(q.id(), q)));
     return List.copyOf(all.values());
   }
@@ -64,11 +65,11 @@ public record Rebased(
 
   /** The outcome under the answers that change what is seen. */
   Rebased under(Map<String, Settlement> decisions) {
-    for (Map.Entry<String, Map<Settlement, Rebased>> alternative : alternatives.entrySet()) {
+    for (Map.Entry<String, Map<Settlement, Alternative>> alternative : alternatives.entrySet()) {
       Settlement answer = decisions.get(alternative.getKey());
-      Rebased then = answer == null ? null : alternative.getValue().get(answer);
+      Alternative then = answer == null ? null : alternative.getValue().get(answer);
       if (then != null) {
-        return then.under(decisions);
+        return then.outcome().under(decisions);
       }
     }
     return this;
