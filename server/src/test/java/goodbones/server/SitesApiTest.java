@@ -169,13 +169,13 @@ class SitesApiTest {
     targets.forEach(target -> links.add(target.path("link").asString()));
     assertThat(links).contains(link, "page:sf-home", "role:home", "detail:phone");
     publish(site);
-    List<String> before = published(site, "").select("main > section").eachAttr("id");
+    List<String> before = published(site, "").select(".own > section").eachAttr("id");
     assertThat(before).doesNotHaveDuplicates().allMatch(id -> id.matches("[a-z0-9-]+"));
     Api.Answer renamed =
         api.editPage("sf-home", "type", "RENAME", "node", "sf-routes", "value", "Quite another");
     assertThat(renamed.status()).as(renamed.detail()).isEqualTo(200);
     publish(site);
-    assertThat(published(site, "").select("main > section").eachAttr("id")).isEqualTo(before);
+    assertThat(published(site, "").select(".own > section").eachAttr("id")).isEqualTo(before);
 
     String path = "/api/pages/sf-home/section-address?node=sf-routes";
     JsonNode address = api.read(path).body();
@@ -187,7 +187,7 @@ class SitesApiTest {
         .as("it follows its name when somebody asks")
         .isEqualTo("quite-another");
     publish(site);
-    assertThat(published(site, "").select("main > section").eachAttr("id"))
+    assertThat(published(site, "").select(".own > section").eachAttr("id"))
         .contains("quite-another")
         .hasSameSizeAs(before);
     assertThat(published(site, "timetable/").select("main a.button").eachAttr("href"))

@@ -1,0 +1,167 @@
+package goodbones.propagation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import goodbones.document.Node;
+import goodbones.document.Placement;
+import goodbones.library.Adopted;
+import goodbones.library.Expanded;
+import goodbones.library.Library;
+import goodbones.library.Revision;
+import goodbones.library.Shown;
+import goodbones.testing.Runs;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.eclipse.jgit.diff.RawText;
+import org.eclipse.jgit.diff.RawTextComparator;
+import org.eclipse.jgit.merge.MergeAlgorithm;
+import org.junit.jupiter.api.Test;
+
+/**
+ * How long a rebase takes against JGit's three-way merge of the same documents as text, one
+ * property a line, on scenes of the generator: pieces in pieces, removals, lists, moves, variants.
+ * Not among the tests by its name; run it with {@code -Dtest=RebaseScenesSpeed}. Figures are in
+ * docs/performance.md.
+ */
+class RebaseScenesSpeed {
+  private static final int SCENES = Runs.of(60, 400);
+  private static final int ROUNDS = 60;
+  private static final long SINK_NEVER = Long.MIN_VALUE;
+  private long sink;
+
+  /** The library as a server has it that forgets what revisions show. */
+  private record Forgetting(Library library) implements Library {
+    @Override
+    public Revision revision(String pieceId, int number) {
+      return library.revision(pieceId, number);
+    }
+  }
+
+  /** The library as a server has it: what a revision shows is kept. */
+  private static final class Keeping implements Library {
+    private final Library library;
+    private final Map<String, Expanded> kept = new HashMap<>();
+
+    Keeping(Library library) {
+      this.library = library;
+    }
+
+    @Override
+    public Revision revision(String pieceId, int number) {
+      return library.revision(pieceId, number);
+    }
+
+    @Override
+    public Expanded expanded(String pieceId, int number) {
+      String key = pieceId + " " + number;
+      Expanded known = kept.get(key);
+      if (known == null) {
+        known = Library.super.expanded(pieceId, number);
+        kept.put(key, known);
+      }
+      return known;
+    }
+  }
+
+  @Test
+  void againstATextMerge() {
+    List<Double> kept = new ArrayList<>();
+    List<Double> forgotten = new ArrayList<>();
+    for (long seed = 1; seed <= SCENES; seed++) {
+      if (seed % 3 == 0) {
+        continue;
+      }
+      Scene scene = new Scene(seed * 11 + 5, 3);
+      scene.editLocally(1, 12);
+      Placement placement = scene.placement();
+      if (placement.changes().isEmpty()) {
+        continue;
+      }
+      RawText base = text(Shown.of(scene.with(Placement.of(Scene.PIECE)), at(1), scene.shelf));
+      RawText page = text(scene.shown(scene.page, 1));
+      RawText library = text(Shown.of(scene.with(Placement.of(Scene.PIECE)), at(4), scene.shelf));
+      double merge =
+          nanos(
+              () ->
+                  new MergeAlgorithm()
+                      .merge(RawTextComparator.DEFAULT, base, page, library)
+                      .getSequences()
+                      .size());
+      Library keeping = new Keeping(scene.shelf);
+      kept.add(merge / nanos(() -> rebased(placement, keeping)));
+      forgotten.add(merge / nanos(() -> rebased(placement, new Forgetting(scene.shelf))));
+    }
+    System.out.println(told("expansions kept", kept));
+    System.out.println(told("expansions made anew", forgotten));
+    assertThat(kept).hasSizeGreaterThan(SCENES / 2);
+    assertThat(sink).isNotEqualTo(SINK_NEVER);
+  }
+
+  private static Adopted at(int revision) {
+    return new Adopted(Map.of(Scene.PIECE, revision));
+  }
+
+  private static int rebased(Placement placement, Library library) {
+    Rebased rebased = Rebase.of(Scene.PLACEMENT, placement, 1, 4, library, at(4));
+    Map<String, Settlement> decisions = new HashMap<>();
+    for (Question question : rebased.questions()) {
+      boolean stay = question.choices().contains(Settlement.STAY);
+      decisions.put(question.id(), stay ? Settlement.STAY : Settlement.TAKE);
+    }
+    return rebased.settled(decisions).changes().size();
+  }
+
+  /** The median of some rounds, after as many to warm up. */
+  private double nanos(java.util.function.IntSupplier work) {
+    List<Long> times = new ArrayList<>();
+    for (int round = 0; round < 2 * ROUNDS; round++) {
+      long before = System.nanoTime();
+      sink += work.getAsInt();
+      if (round >= ROUNDS) {
+        times.add(System.nanoTime() - before);
+      }
+    }
+    Collections.sort(times);
+    return times.get(times.size() / 2);
+  }
+
+  private static String told(String what, List<Double> ratios) {
+    Collections.sort(ratios);
+    return String.format(
+        Locale.ROOT,
+        "%s: a text merge takes %.1f times as long in the median of %d scenes, %.1f times in the"
+            + " worst tenth, %.1f at worst",
+        what,
+        ratios.get(ratios.size() / 2),
+        ratios.size(),
+        ratios.get(ratios.size() / 10),
+        ratios.get(0));
+  }
+
+  private static RawText text(Shown shown) {
+    StringBuilder lines = new StringBuilder();
+    shown.root().walk(node -> write(node, lines));
+    return new RawText(lines.toString().getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static void write(Node node, StringBuilder lines) {
+    line(lines, node, "kind", node.kind());
+    line(lines, node, "name", node.name());
+    node.content().forEach((field, value) -> line(lines, node, field, value));
+    node.styles().forEach((key, value) -> line(lines, node, key, value));
+    line(lines, node, "named styles", node.namedStyles());
+    line(lines, node, "scheme", node.scheme());
+    line(lines, node, "hidden on", node.hiddenOn());
+    line(lines, node, "slots", node.slots());
+    node.children().forEach(child -> line(lines, node, "child", child.id()));
+  }
+
+  private static void line(StringBuilder lines, Node node, Object property, Object value) {
+    lines.append(node.id()).append(' ').append(property).append(' ').append(value).append('\n');
+  }
+}
