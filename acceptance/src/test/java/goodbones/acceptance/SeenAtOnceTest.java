@@ -42,7 +42,7 @@ class SeenAtOnceTest extends WithDesigner {
   }
 
   private static Locator main() {
-    return designer.frame(DESKTOP).locator("main");
+    return designer.frame(DESKTOP).locator(".own");
   }
 
   private static List<String> drawn() {
