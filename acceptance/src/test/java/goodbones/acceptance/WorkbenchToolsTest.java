@@ -352,7 +352,7 @@ class WorkbenchToolsTest extends WithDesigner {
           ((Number)
                   designer
                       .frame(frame)
-                      .locator("main")
+                      .locator("main > .own")
                       .evaluate(
                           "e => [...e.children].reduce((sum, child) =>"
                               + " sum + Math.round(child.getBoundingClientRect().height), 0)"))

@@ -147,6 +147,13 @@ public final class Lifting {
         : alone.withPlacement(tied(node, node.placement().get()));
   }
 
+  /** What a node is copied as: of what draws no box and is not tied, what it shows. */
+  private static Node becomesPlain(Node node) {
+    boolean draws =
+        node.kind() != Kind.ITEM && !(node.kind() == Kind.PLACEMENT && isKeptSince(node));
+    return draws || node.children().isEmpty() ? node : becomesPlain(node.children().get(0));
+  }
+
   /** In the view of a revision in which a part was none of its own yet, no piece is named. */
   private static boolean isKeptSince(Node node) {
     return !node.children().isEmpty()
@@ -400,7 +407,7 @@ public final class Lifting {
     }
 
     private NodeId here(NodeId id) {
-      return ofPiece(id).orElseGet(() -> ids.apply(id));
+      return ofPiece(id).orElseGet(() -> ids.apply(becomesPlain(shown.get(id)).id()));
     }
 
     /** What is not the piece's own and stands under something that is: a local insert. */
@@ -409,11 +416,10 @@ public final class Lifting {
       if (parent == null || ofPiece(parent).isEmpty()) {
         return;
       }
-      NodeId copy = ids.apply(node.id());
+      Node copy = lifted(withoutPieces(node));
       put(
-          new LocalKey(copy, Aspect.PLACED),
-          new LocalValue.PlacedUnder(
-              ofPiece(parent).get(), Optional.of(lifted(withoutPieces(node)))));
+          new LocalKey(copy.id(), Aspect.PLACED),
+          new LocalValue.PlacedUnder(ofPiece(parent).get(), Optional.of(copy)));
       order(node);
     }
 

@@ -90,7 +90,10 @@ public final class Members {
     if (node.options().off() || node.kind() == Kind.PATTERN) {
       return false;
     }
-    boolean around = node.kind().isMember() && !node.children().isEmpty();
-    return !around || isSeen(node.children().get(0));
+    if (node.kind().isMember() && !node.children().isEmpty()) {
+      return isSeen(node.children().get(0));
+    }
+    // An item whose content was moved elsewhere.
+    return node.kind() != Kind.ITEM;
   }
 }

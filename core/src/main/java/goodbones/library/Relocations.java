@@ -50,8 +50,22 @@ public final class Relocations {
     return NodeId.of(UUID.nameUUIDFromBytes(name).toString());
   }
 
-  /** From a revision to the next one of the same piece. */
+  /**
+   * From a revision to the next one of the same piece. That may also undo what an earlier step did:
+   * the library goes back by going forward.
+   */
   static Relocations between(RevisionIndex before, RevisionIndex after) {
+    List<NodeId> missing = missing(before, after);
+    if (missing.isEmpty()) {
+      return NONE;
+    }
+    Relocations found = new Search(before, after).relocations(missing);
+    return found.paths.keySet().containsAll(missing)
+        ? found
+        : found.and(new Search(after, before).relocations(missing(after, before)).inverse());
+  }
+
+  private static List<NodeId> missing(RevisionIndex before, RevisionIndex after) {
     List<NodeId> missing = new ArrayList<>();
     before
         .root()
@@ -61,7 +75,7 @@ public final class Relocations {
                 missing.add(node.id());
               }
             });
-    return missing.isEmpty() ? NONE : new Search(before, after).relocations(missing);
+    return missing;
   }
 
   /** A revision's tree with the paths that nodes have after some relocations. */
@@ -95,6 +109,22 @@ public final class Relocations {
   /** The other way round. */
   public Relocations inverse() {
     return isEmpty() ? this : new Relocations(inverted(paths), inverted(asChild));
+  }
+
+  /** These, and those of others that touch nothing that is among them. */
+  private Relocations and(Relocations others) {
+    return new Relocations(joined(paths, others.paths), joined(asChild, others.asChild));
+  }
+
+  private static Map<NodeId, NodeId> joined(Map<NodeId, NodeId> some, Map<NodeId, NodeId> others) {
+    Map<NodeId, NodeId> all = new HashMap<>(some);
+    others.forEach(
+        (from, to) -> {
+          if (!some.containsValue(to)) {
+            all.putIfAbsent(from, to);
+          }
+        });
+    return all;
   }
 
   /** These, and those of others for what is not among them. */

@@ -231,7 +231,9 @@ final class Agency {
         value
             ? edit.nodes().contains(each.key().node().within(each.placement()))
                 || !before.contains(each.what())
-            : before.contains(each.what()) || !known.contains(each.what());
+            : before.contains(each.what())
+                || !known.contains(each.what())
+                || !each.what().isSaidOnce();
   }
 
   void carryOut(OneSite site, OnePage page, Edited edited) {
@@ -692,6 +694,9 @@ final class Agency {
     Collections.reverse(newestFirst);
     List<SiteNow> reached = sites.stream().map(this::now).toList();
     Set<NodeId> answered = new HashSet<>();
+    Set<Reviewed.What> inserted = new HashSet<>();
+    sites.forEach(
+        site -> site.pages.forEach(page -> inserted.addAll(Reviewed.inserted(page.root))));
     TakeBacks.Outcome outcome =
         TakeBacks.of(
             shelf,
@@ -715,7 +720,9 @@ final class Agency {
         reviewed.seen(
             page.root,
             site.adopted,
-            each -> answered.stream().anyMatch(each.placement()::isOrIsIn));
+            each ->
+                inserted.contains(each.what())
+                    || answered.stream().anyMatch(each.placement()::isOrIsIn));
       }
     }
   }

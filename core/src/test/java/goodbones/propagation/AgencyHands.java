@@ -103,7 +103,6 @@ final class AgencyHands {
   }
 
   private boolean act(Agency.OneSite site, Agency.OnePage page, String what, Edit edit) {
-    if (Boolean.getBoolean("all")) System.out.println("   DO " + what + " " + page.id + " " + edit);
     Set<String> words = ownWords(site, page);
     Set<Reviewed.What> before = agency.reviewed.values(page.root, site.adopted);
     Edited edited;
@@ -119,7 +118,10 @@ final class AgencyHands {
     agency.reviewed.seen(
         page.root,
         site.adopted,
-        each -> before.contains(each.what()) || !known.contains(each.what()));
+        each ->
+            before.contains(each.what())
+                || !known.contains(each.what())
+                || !each.what().isSaidOnce());
     words.removeAll(ownWords(site, page));
     if (!words.isEmpty()) {
       throw new AssertionError(what + ": " + words + " are lost on " + page.id);

@@ -22,8 +22,11 @@ import goodbones.library.Exchange;
 import goodbones.library.Placements;
 import goodbones.library.Showing;
 import goodbones.library.Shown;
+import goodbones.structure.Bench;
 import goodbones.structure.Keeping;
 import goodbones.structure.Landing;
+import goodbones.style.SiteFinishes;
+import goodbones.testing.HouseFinishes;
 import goodbones.testing.Shelf;
 import java.util.List;
 import java.util.Map;
@@ -76,6 +79,38 @@ class CarriedChangesCasesTest {
     return node.withOptions(node.options().withSiteSlots(Set.of("words")));
   }
 
+  /** The library unlinks what stands in a piece. */
+  private void unlinkInside(String piece, String placement) {
+    Node root = shelf.revision(piece, shelf.current(piece)).root();
+    Bench bench =
+        new Bench(
+            root,
+            shelf.editor().shown(root),
+            new SiteFinishes(HouseFinishes.house(), Map.of()),
+            () -> id("never"),
+            shelf,
+            Showing.BOUND);
+    Node unlinked =
+        shelf.editor().apply(root, new Landing(bench).unlink(id(placement), false)).root();
+    assertThat(Placements.of(unlinked)).isEmpty();
+    shelf.release(piece, unlinked, asked -> Optional.empty());
+  }
+
+  /** What followed an unlink or a keep stands where it stood when the library goes back. */
+  @Test
+  void whatIsRemovedAfterGoingBackIsAskedAboutAsBefore() {
+    shelf.keep("L", box("lr", slot("w", "Sample"), text("z", "Z")));
+    shelf.keep("C", box("cr", shelf.placing(id("l"), "L")));
+    SmallSite site = new SmallSite(shelf, shelf.placing(id("p"), "C"), shelf.placing(id("q"), "L"));
+    site.edit(write("p/l/w", "Mine"));
+    unlinkInside("C", "l");
+    site.goBack("C", 1);
+    site.release("L", remove("w"));
+    assertThat(site.asks("C", "L")).extracting(Question::verdict).containsExactly(Verdict.GONE);
+    site.rollOut(Settlement.STAY, "C", "L");
+    assertThat(site.words()).containsExactly("Mine", "Z", "Z");
+  }
+
   /** Case 33. */
   @Test
   void whatFillsTheSiteIsShownWhereTheLibraryUnlinks() {
@@ -84,26 +119,7 @@ class CarriedChangesCasesTest {
     SmallSite site = new SmallSite(shelf, shelf.placing(id("p"), "C"), shelf.placing(id("q"), "L"));
     site.edit(fill(id("phone"), "0123", Optional.empty()));
     assertThat(site.words()).containsExactly("0123", "0123");
-    SmallSite house = new SmallSite(shelf);
-    house.page = shelf.revision("C", 1).root();
-    Node unlinked =
-        shelf
-            .editor()
-            .apply(
-                house.page,
-                new Landing(
-                        new goodbones.structure.Bench(
-                            house.page,
-                            shelf.editor().shown(house.page),
-                            new goodbones.style.SiteFinishes(
-                                goodbones.testing.HouseFinishes.house(), Map.of()),
-                            () -> id("never"),
-                            shelf,
-                            Showing.BOUND))
-                    .unlink(id("l"), false))
-            .root();
-    assertThat(Placements.of(unlinked)).isEmpty();
-    shelf.release("C", unlinked, asked -> Optional.empty());
+    unlinkInside("C", "l");
     Rollout rollout = site.rollOut(Settlement.TAKE, "C");
     assertThat(site.words()).containsExactly("0123", "0123");
     site.takeBack(q -> Settlement.TAKE, rollout);
@@ -232,19 +248,27 @@ class CarriedChangesCasesTest {
     assertThat(site.page).isEqualTo(before);
   }
 
-  /** Case 46. */
+  /** Case 46: what is kept first is told by the names alone; both orders come to the same. */
   @Test
   void keepingTwoThingsGivesTheSameInEitherOrder() {
-    shelf.keep("E", box("er", box("s", text("t", "In s"), text("r", "Rest"))));
-    SmallSite site = new SmallSite(shelf, shelf.placing(id("e"), "E"));
-    site.edit(write("e/t", "Mine"));
-    site.edit(write("e/r", "Also mine"));
-    site.edit(new Edit.Move(id("e/t"), id("e/er"), 1));
-    site.release("E", remove("s"));
-    List<Question> asked = site.asks("E");
-    assertThat(asked).hasSizeGreaterThan(1);
-    site.rollOut(Settlement.STAY, "E");
-    assertThat(site.words()).containsExactlyInAnyOrder("Mine", "Also mine");
+    for (List<String> names : List.of(List.of("s", "t"), List.of("t", "s"))) {
+      Shelf each = new Shelf();
+      String around = names.get(0);
+      String moved = names.get(1);
+      each.keep("E", box("er", box(around, text(moved, "In it"), text("r", "Rest"))));
+      SmallSite site = new SmallSite(each, each.placing(id("e"), "E"));
+      site.edit(write("e/" + moved, "Mine"));
+      site.edit(write("e/r", "Also mine"));
+      site.edit(new Edit.Move(id("e/" + moved), id("e/er"), 1));
+      site.release("E", remove(around));
+      assertThat(site.asks("E")).hasSizeGreaterThan(1);
+      site.rollOut(Settlement.STAY, "E");
+      assertThat(site.words()).as("%s", names).containsExactly("Also mine", "Mine");
+      assertThat(site.shown().root().find(id("e/er")).orElseThrow().children())
+          .as("%s", names)
+          .extracting(Node::kind)
+          .containsExactly(Kind.BOX, Kind.TEXT);
+    }
   }
 
   /** Case 48. */
@@ -301,6 +325,46 @@ class CarriedChangesCasesTest {
     Placement back = exchange.of(there, 1, Placement.of("A", 1));
     assertThat(back.withLeft(List.of())).isEqualTo(before);
     assertThat(back.left()).extracting(Placement::pieceId).containsExactly("B");
+  }
+
+  /** What was put into an item that is out of sight asks nothing by itself, then or later. */
+  @Test
+  void whatStandsOutOfSightInAListGoesWithTheAnswerAboutTheList() {
+    for (boolean listIsGone : List.of(true, false)) {
+      for (boolean itemIsLeftOut : List.of(true, false)) {
+        Shelf each = new Shelf();
+        Node card = box("card", slot("w", "Sample"), box("b", text("bt", "In b")));
+        each.keep("L", box("lr", text("z", "Z"), list("list", card, "i1", "i2")));
+        SmallSite site = new SmallSite(each, each.placing(id("p"), "L"));
+        site.edit(write("p/i2/w", "Mine"));
+        site.edit(new Edit.Insert(id("p/i1/b"), 1, text("t", "Own words")));
+        site.edit(itemIsLeftOut ? leaveOut() : remove("p/i1/b"));
+        assertThat(site.words()).doesNotContain("Own words");
+        Node now = each.revision("L", 1).root();
+        each.release(
+            "L",
+            listIsGone
+                ? now.withChildren(List.of(now.children().get(0)))
+                : now.change(id("list"), n -> n.withChildren(List.of(text("q", "Q")))),
+            asked -> Optional.empty());
+        assertThat(site.asks("L"))
+            .isNotEmpty()
+            .allMatch(q -> q.keys().stream().noneMatch(key -> key.node().equals(id("t"))));
+        site.rollOut(Settlement.TAKE, "L");
+        assertThat(site.unsettled()).isEmpty();
+        site.release("L", paint("z", "green"));
+        assertThat(site.asks("L")).isEmpty();
+        site.goBack("L", 1);
+        assertThat(site.asks("L")).isEmpty();
+      }
+    }
+  }
+
+  private static Edit leaveOut() {
+    return new Edit.SetLocal(
+        id("p"),
+        new LocalKey(id("list"), Aspect.ITEMS),
+        Optional.of(new LocalValue.ItemsAre(List.of(id("i2")), Set.of())));
   }
 
   private static LocalKey removed(String node) {

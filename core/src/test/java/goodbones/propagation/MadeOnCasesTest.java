@@ -15,10 +15,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import goodbones.document.Edit;
 import goodbones.document.Kind;
 import goodbones.document.Node;
+import goodbones.document.Variant;
 import goodbones.library.AsksFirst;
+import goodbones.library.Showing;
+import goodbones.library.VariantEditor;
 import goodbones.structure.Landing;
 import goodbones.testing.Shelf;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -148,6 +152,21 @@ class MadeOnCasesTest {
     assertThat(other.words()).contains("Before").doesNotContain("After");
   }
 
+  /** Case 31: inserted, removed, and that undone. */
+  @Test
+  void anInsertThatWasRemovedComesBackIntoWhatWasKeptSince() {
+    shelf.keep("E", box("er", box("s2", text("u", "In s2")), text("v", "Out")));
+    SmallSite other = new SmallSite(shelf, shelf.placing(id("e"), "E"));
+    other.edit(new Edit.Insert(id("e/s2"), 1, text("mine", "Own")));
+    Edit undo = other.edit(remove("e/mine"));
+    keepInside("E", "s2", "F");
+    other.rollOut(Settlement.TAKE, "E");
+    Edit redo = other.turn(undo);
+    assertThat(other.words()).containsExactly("In s2", "Own", "Out");
+    other.turn(redo);
+    assertThat(other.words()).containsExactly("In s2", "Out");
+  }
+
   /** Case 31: moved, set back, undone. */
   @Test
   void aMoveThatIsUndoneAfterAKeepHolds() {
@@ -204,6 +223,37 @@ class MadeOnCasesTest {
     List<Question> asked = other.takeBack(q -> Settlement.TAKE, rollout);
     assertThat(asked).extracting(Question::verdict).containsExactly(Verdict.SHAPE);
     assertThat(other.words()).containsExactly("Mine");
+  }
+
+  /** Case 36: a variant that only the later revision has. */
+  @Test
+  void wordsInAVariantThatIsTakenBackCanBeKept() {
+    shelf.keep("E", box("er", text("v", "Out")));
+    SmallSite other = new SmallSite(shelf, shelf.placing(id("e"), "E"));
+    Node plain = shelf.revision("E", 1).root();
+    Node varied =
+        shelf
+            .editor()
+            .apply(
+                plain,
+                new Edit.SetVariant(id("er"), "wide", Optional.of(Variant.of("wide", "Wide"))))
+            .root();
+    Node wide =
+        new VariantEditor(varied, "wide", shelf)
+            .apply(
+                new Edit.Insert(id("wide/er"), 1, slot("extra", "Sample")),
+                library -> new Rebasing(library, Showing.BOUND))
+            .root();
+    shelf.release("E", wide, asked -> Optional.empty());
+    Rollout rollout = other.rollOut(Settlement.TAKE, "E");
+    other.edit(new Edit.ShowVariant(id("e"), Optional.of("wide")));
+    other.edit(write("e/extra", "Mine"));
+    assertThat(other.words()).containsExactly("Out", "Mine");
+    List<Question> asked = other.takeBack(q -> Settlement.STAY, rollout);
+    assertThat(asked).isNotEmpty();
+    assertThat(asked).allMatch(q -> q.choices().contains(Settlement.STAY));
+    assertThat(other.words()).containsExactly("Out", "Mine");
+    assertThat(other.unsettled()).isEmpty();
   }
 
   /** Case 43. */

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
  */
 class MixedHistoriesTest {
   private static final int HISTORIES = Runs.of(600, 20_000);
-  private static final int STEPS = 14;
+  private static final int STEPS = Runs.of(14, 40);
   private static final Set<String> RARE = Set.of("asked on the way back", "listed as out of sight");
 
   @Test

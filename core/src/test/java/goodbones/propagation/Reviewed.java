@@ -6,6 +6,7 @@ import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
 import goodbones.document.Placement;
+import goodbones.document.StyleProperty;
 import goodbones.library.Adopted;
 import goodbones.library.Library;
 import goodbones.library.Placements;
@@ -33,7 +34,13 @@ final class Reviewed {
    * A value that pages say. Of which node is not told, as nodes get other ids by unlinking; words
    * and colours are said only once.
    */
-  record What(Aspect aspect, LocalValue value) {}
+  record What(Aspect aspect, LocalValue value) {
+    /** Named styles, visibility and the like are said alike by many; nobody can say by whom. */
+    boolean isSaidOnce() {
+      return aspect instanceof Aspect.Content content && content.field().equals("words")
+          || aspect instanceof Aspect.Style style && style.key().property() == StyleProperty.COLOR;
+    }
+  }
 
   /** A value that a page shows, and what the library says beneath it. */
   record Shown(
@@ -71,7 +78,7 @@ final class Reviewed {
   }
 
   private static boolean isValue(Aspect aspect) {
-    return aspect instanceof Aspect.Content
+    return aspect instanceof Aspect.Content content && content.field().equals("words")
         || aspect instanceof Aspect.Style
         || aspect instanceof Aspect.Visibility
         || aspect instanceof Aspect.NamedStyles
@@ -89,6 +96,35 @@ final class Reviewed {
   /** The values that pages have said so far. */
   Set<What> known() {
     return Set.copyOf(over.keySet());
+  }
+
+  /**
+   * What the boxes that a page put in say themselves. Where one was kept of the library's, it is
+   * said at the library's own node again when that comes back.
+   */
+  static Set<What> inserted(Node page) {
+    Set<What> said = new HashSet<>();
+    for (Placement placement : Placements.of(page).values()) {
+      placement
+          .changes()
+          .values()
+          .forEach(
+              change -> {
+                if (change.value() instanceof LocalValue.PlacedUnder placed) {
+                  placed.inserted().ifPresent(tree -> tree.walk(node -> say(node, said)));
+                }
+              });
+    }
+    return said;
+  }
+
+  private static void say(Node node, Set<What> said) {
+    List<Aspect> aspects = new ArrayList<>(List.of(Aspect.VISIBILITY, Aspect.NAMED_STYLES));
+    aspects.add(Aspect.SCHEME);
+    node.content().keySet().forEach(field -> aspects.add(new Aspect.Content(field)));
+    node.styles().keySet().forEach(key -> aspects.add(new Aspect.Style(key)));
+    aspects.forEach(
+        aspect -> aspect.read(node).ifPresent(value -> said.add(new What(aspect, value))));
   }
 
   /** What a page shows over something that nobody saw it over. */

@@ -9,6 +9,9 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication
 public class GoodBones {
   public static void main(String[] args) {
+    // Otherwise a connection that was used in the last half second is not tried when it is
+    // borrowed.
+    System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
     SpringApplication.run(GoodBones.class, args);
   }
 

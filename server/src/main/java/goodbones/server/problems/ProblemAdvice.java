@@ -141,7 +141,20 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail noRoom(NoRoom full) {
+    return noRoom(String.valueOf(full.getMessage()));
+  }
+
+  private static ProblemDetail noRoom(String detail) {
+    return problem(HttpStatus.INSUFFICIENT_STORAGE, "no-room", "The disk is full", detail);
+  }
+
+  @ExceptionHandler
   ProblemDetail fault(RuntimeException failed) {
+    if (NoRoom.isWhy(failed)) {
+      logger.error("A request found the disk full", failed);
+      return noRoom(NoRoom.FULL);
+    }
     logger.error("A request failed", failed);
     return problem(
         HttpStatus.INTERNAL_SERVER_ERROR,
