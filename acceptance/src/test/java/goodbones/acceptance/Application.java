@@ -203,6 +203,23 @@ final class Application implements AutoCloseable {
     revive();
   }
 
+  /**
+   * How large a file its own process may write.
+   *
+   * @param bytes a number, or {@code unlimited}
+   */
+  void limitFiles(String bytes) throws IOException {
+    String id = String.valueOf(own.orElseThrow().pid());
+    Process limiting =
+        new ProcessBuilder("prlimit", "--pid", id, "--fsize=" + bytes + ":unlimited")
+            .inheritIO()
+            .start();
+    await(limiting);
+    if (limiting.exitValue() != 0) {
+      throw new IOException("files could not be limited");
+    }
+  }
+
   /** Ends its own process as a power cut would, in the middle of whatever it is at. */
   void kill() {
     own.ifPresent(

@@ -4,10 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.testing.Runs;
 import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -44,78 +40,11 @@ class KilledTest {
     private int steps;
   }
 
-  /** Somebody at the API; after a kill every request fails. */
-  private static final class Visitor {
-    private final String address;
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
-
-    Visitor(String address) throws IOException {
-      this.address = address;
-      read("/api/session");
-      HttpResponse<String> in =
-          send(
-              at("/api/sign-in")
-                  .header("Content-Type", "application/x-www-form-urlencoded")
-                  .POST(HttpRequest.BodyPublishers.ofString("username=iris&password=ridge-beam")));
-      assertThat(in.statusCode()).isEqualTo(204);
-    }
-
-    private HttpRequest.Builder at(String path) {
-      String token =
-          cookies.getCookieStore().getCookies().stream()
-              .filter(c -> c.getName().equals("XSRF-TOKEN"))
-              .map(java.net.HttpCookie::getValue)
-              .findFirst()
-              .orElse("");
-      return HttpRequest.newBuilder(URI.create(address + path)).header("X-XSRF-TOKEN", token);
-    }
-
-    private HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
-      try {
-        return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-      } catch (InterruptedException e) {
-        throw new IOException(e);
-      }
-    }
-
-    JsonNode read(String path) throws IOException {
-      return JSON.readTree(send(at(path)).body());
-    }
-
-    HttpResponse<String> write(String path, Object body) throws IOException {
-      return send(
-          at(path)
-              .header("Content-Type", "application/json")
-              .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
-    }
-  }
-
-  private static String words(JsonNode workbench, String node) {
-    for (JsonNode block : workbench.path("blocks")) {
-      String html = block.path("html").asString();
-      int at = html.indexOf("data-node=\"" + node + "\"");
-      if (at >= 0) {
-        int from = html.indexOf('>', at) + 1;
-        return html.substring(from, html.indexOf('<', from));
-      }
-    }
-    return "";
-  }
-
   private static void edit(Visitor visitor, Random random, Acknowledged had) throws IOException {
     String page = random.nextBoolean() ? "sf-home" : "om-home";
     String node = page.equals("sf-home") ? "sf-routes-h" : "om-opening/ob-heading";
     String text = "Words " + random.nextInt(1_000_000);
-    long version = visitor.read("/api/pages/" + page + "/workbench").path("version").asLong();
-    HttpResponse<String> answer =
-        visitor.write(
-            "/api/pages/" + page + "/edits",
-            Map.of(
-                "version",
-                version,
-                "edit",
-                Map.of("type", "FIELD", "node", node, "field", "words", "value", text)));
+    HttpResponse<String> answer = visitor.writes(page, node, text);
     if (answer.statusCode() == 200) {
       had.words.put(page + " " + node, text);
       had.steps++;
@@ -177,6 +106,8 @@ class KilledTest {
   /** Works until the application is gone. */
   private static void work(Visitor visitor, Random random, Acknowledged had, AtomicBoolean killed) {
     try {
+      // Each turn has one, however soon it ends.
+      rollOut(visitor, had);
       while (!killed.get()) {
         switch (random.nextInt(6)) {
           case 0 -> rollOut(visitor, had);
@@ -193,14 +124,14 @@ class KilledTest {
     for (Map.Entry<String, String> entry : had.words.entrySet()) {
       String[] at = entry.getKey().split(" ");
       JsonNode page = visitor.read("/api/pages/" + at[0] + "/workbench");
-      boolean last = words(page, at[1]).equals(entry.getValue());
+      boolean last = Visitor.words(page, at[1]).equals(entry.getValue());
       // One more edit may have been kept without having been acknowledged.
       if (!last) {
         HttpResponse<String> undone =
             visitor.write(
                 "/api/pages/" + at[0] + "/undo", Map.of("version", page.path("version").asLong()));
         assertThat(undone.statusCode()).as(when).isEqualTo(200);
-        assertThat(words(visitor.read("/api/pages/" + at[0] + "/workbench"), at[1]))
+        assertThat(visitor.words(at[0], at[1]))
             .as("%s: what %s said", when, entry.getKey())
             .isEqualTo(entry.getValue());
       }

@@ -210,7 +210,7 @@ public final class TakeBack {
     int from = now.pin().map(Pin::revision).orElse(rollout.after(site.siteId()).get(piece));
     Since since =
         written == null
-            ? unwritten(now, from, shownBefore.get(piece))
+            ? unwritten(now, shownBefore.get(piece))
             : since(now, written, from, shownBefore.getOrDefault(piece, from));
     int to = since.merged().pin().map(Pin::revision).orElse(shownBefore.get(piece));
     Adopted then = site.adopted().with(shownBefore).filled(filledBefore(site));
@@ -240,12 +240,12 @@ public final class TakeBack {
       Placement before) {}
 
   /** What was not written stood before as it does now, but for what was made on later revisions. */
-  private static Since unwritten(Placement now, int from, int to) {
+  private static Since unwritten(Placement now, int to) {
     Set<LocalKey> keys = new TreeSet<>();
     now.changes()
         .forEach(
             (key, change) -> {
-              if (change.madeOn() > to && change.madeOn() <= from) {
+              if (change.madeOn() > to) {
                 keys.add(key);
               }
             });

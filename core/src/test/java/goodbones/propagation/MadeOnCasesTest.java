@@ -256,6 +256,23 @@ class MadeOnCasesTest {
     assertThat(other.unsettled()).isEmpty();
   }
 
+  /** What was set on the latest of several revisions asks where one before is shown again. */
+  @Test
+  void takingSeveralBackAsksAboutWhatWasSetOnTheLastOfThem() {
+    shelf.keep("E", box("er", text("u", "One"), text("v", "Out")));
+    SmallSite other = new SmallSite(shelf, shelf.placing(id("e"), "E"));
+    other.release("E", paint("u", "green"));
+    Rollout first = other.rollOut(Settlement.TAKE, "E");
+    other.release("E", paint("v", "green"));
+    Rollout second = other.rollOut(Settlement.TAKE, "E");
+    other.edit(paint("e/u", "red"));
+    assertThat(other.takeBack(q -> Settlement.STAY, second, first))
+        .extracting(Question::verdict)
+        .containsExactly(Verdict.BOTH);
+    assertThat(other.colour("e/u")).contains("red");
+    assertThat(other.unsettled()).isEmpty();
+  }
+
   /** Case 43. */
   @Test
   void anEditThatIsUndoneTouchesNothingElse() {
