@@ -21,7 +21,7 @@ import tools.jackson.databind.node.ObjectNode;
  * others beside it for those that were out of sight.
  */
 @Component
-class V20__MadeOn extends BaseJavaMigration {
+public class V20__MadeOn extends BaseJavaMigration {
   private static final JsonMapper JSON = new JsonMapper();
 
   /** A column that holds placements, or edits of them. */

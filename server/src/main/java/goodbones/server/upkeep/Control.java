@@ -23,7 +23,8 @@ import org.springframework.web.bind.annotation.RestController;
 
 /**
  * What {@code good-bones backup} asks of the running application. Whoever can read the data's
- * folder may ask: a file there, readable by its owner alone, says the port and a token.
+ * folder may ask: a file there, readable by its owner alone, says the port, a token and the
+ * address.
  */
 @RestController
 @ConditionalOnProperty("goodbones.control")
@@ -31,11 +32,16 @@ class Control {
   static final String FILE = "running.txt";
   private final DataSource database;
   private final Path data;
+  private final String address;
   private final String token = UUID.randomUUID() + "-" + UUID.randomUUID();
 
-  Control(DataSource database, @Value("${goodbones.data}") String data) {
+  Control(
+      DataSource database,
+      @Value("${goodbones.data}") String data,
+      @Value("${server.address}") String address) {
     this.database = database;
     this.data = Path.of(data);
+    this.address = address;
   }
 
   record Backup(String file) {}
@@ -48,7 +54,7 @@ class Control {
     Files.deleteIfExists(file);
     Files.createFile(
         file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-    Files.writeString(file, event.getWebServer().getPort() + " " + token + "\n");
+    Files.writeString(file, event.getWebServer().getPort() + " " + token + " " + address + "\n");
     file.toFile().deleteOnExit();
   }
 

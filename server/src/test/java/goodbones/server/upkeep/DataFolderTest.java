@@ -11,8 +11,6 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -64,34 +62,6 @@ class DataFolderTest {
       FailureAnalysis said = new StartFaults().analyze(new IllegalStateException(taken));
       assertThat(said).isNotNull();
       assertThat(said.getDescription()).contains("Another Good Bones is running on this data");
-    }
-  }
-
-  @Test
-  void aBackupIsOursAloneAndOneThatUnpacksToTooMuchIsStoppedAtOnce()
-      throws IOException, SQLException {
-    Path backup = folder.resolve("b.zip");
-    String url = "jdbc:h2:file:" + folder.resolve(BackupFile.DATABASE);
-    flyway(url).migrate();
-    try (Connection database = DriverManager.getConnection(url, "sa", "")) {
-      BackupFile.write(database, backup);
-    }
-    assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(backup)))
-        .isEqualTo("rw-------");
-
-    Path bomb = folder.resolve("bomb.zip");
-    try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(bomb))) {
-      zip.putNextEntry(new ZipEntry(BackupFile.DATABASE + ".mv.db"));
-      byte[] zeros = new byte[1 << 20];
-      for (int i = 0; i < 300; i++) {
-        zip.write(zeros);
-      }
-    }
-    Path into = Files.createDirectory(folder.resolve("into"));
-    assertThatThrownBy(() -> BackupFile.unpack(bomb, into)).hasMessageContaining("more than any");
-    try (var written = Files.list(into)) {
-      assertThat(written.mapToLong(file -> file.toFile().length()).sum())
-          .isLessThan(100L * 1024 * 1024);
     }
   }
 }
