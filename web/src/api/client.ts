@@ -116,14 +116,18 @@ export async function uploadPicture(
 }
 
 /** Gives a picture another file wherever it is used. */
-export async function replacePicture(id: string, file: File): Promise<Schemas['Added']> {
-  return (await upload(`/api/pictures/${encodeURIComponent(id)}/file`, {
+export async function replacePicture(
+  id: string,
+  etag: string,
+  file: File,
+): Promise<Schemas['Added']> {
+  return (await upload(`/api/pictures/${encodeURIComponent(id)}/file?etag=${etag}`, {
     file,
   })) as Schemas['Added'];
 }
 
 /** What is to be said of a picture of which something was left out. */
-export function leftOutWords(added: Schemas['Added']): string {
+export function leftOutWords(added: Pick<Schemas['Added'], 'leftOut'>): string {
   return added.leftOut.length === 0
     ? ''
     : `Taken in without ${added.leftOut.join(', ')}: a picture holds nothing that could run or fetch something.`;
@@ -137,8 +141,12 @@ export async function uploadFile(site: string, file: File): Promise<Schemas['Fil
 }
 
 /** Gives a file another content wherever it is linked to. */
-export async function replaceFile(id: string, file: File): Promise<Schemas['FileView']> {
-  return (await upload(`/api/files/${encodeURIComponent(id)}/file`, {
+export async function replaceFile(
+  id: string,
+  etag: string,
+  file: File,
+): Promise<Schemas['FileView']> {
+  return (await upload(`/api/files/${encodeURIComponent(id)}/file?etag=${etag}`, {
     file,
   })) as Schemas['FileView'];
 }

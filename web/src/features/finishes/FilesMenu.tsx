@@ -60,9 +60,12 @@ function Files({ table, run }: Props) {
     setProblem('');
     setSaid(undefined);
     const files = await Promise.all(chosen.map((file) => file.text()));
-    const failed = await run(async (had) => {
+    const failed = await run(async (had, version) => {
       const imported = await answer(
-        api.POST('/api/finishes/token-files', { params: { query: { site } }, body: { files } }),
+        api.POST('/api/finishes/token-files', {
+          params: { query: { site, version } },
+          body: { files },
+        }),
       );
       setSaid(imported);
       return lookedAt(had);

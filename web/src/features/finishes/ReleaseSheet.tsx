@@ -37,10 +37,10 @@ export function ReleaseSheet({ table, run, onClose }: Props) {
   };
   const release = async () =>
     finish(
-      await run((had) =>
+      await run((had, version) =>
         answer(
           api.POST('/api/finishes/release', {
-            params: { query: { had } },
+            params: { query: { had, version } },
             body: { note, sites: chosen },
           }),
         ),
@@ -49,10 +49,10 @@ export function ReleaseSheet({ table, run, onClose }: Props) {
   const adopt = async () => {
     let failed: Problem | undefined;
     for (const site of chosen) {
-      failed ??= await run((had) =>
+      failed ??= await run((had, version) =>
         answer(
           api.POST('/api/finishes/adopt', {
-            params: { query: { had } },
+            params: { query: { had, version } },
             body: { site, revision: table.revision },
           }),
         ),
@@ -159,9 +159,12 @@ function History({ table, run }: Pick<Props, 'table' | 'run'>) {
   const [problem, setProblem] = useState('');
   const shown = table.sites.find((s) => s.id === site)?.revision;
   const show = async (revision: number) => {
-    const failed = await run((had) =>
+    const failed = await run((had, version) =>
       answer(
-        api.POST('/api/finishes/adopt', { params: { query: { had } }, body: { site, revision } }),
+        api.POST('/api/finishes/adopt', {
+          params: { query: { had, version } },
+          body: { site, revision },
+        }),
       ),
     );
     setProblem(failed?.message ?? '');

@@ -23,10 +23,10 @@ export function tableNow(queries: QueryClient): Table | undefined {
 /** Asks for a table, by an edit or by looking, and takes in what is new in it. */
 export async function taken(
   queries: QueryClient,
-  ask: (had: string) => Promise<TableAnswer>,
+  ask: (had: string, version: number) => Promise<TableAnswer>,
 ): Promise<Table> {
   const before = tableNow(queries);
-  return mergedTable(before, await ask(before?.telling ?? ''));
+  return mergedTable(before, await ask(before?.telling ?? '', before?.stamp ?? 0));
 }
 
 export function putTable(queries: QueryClient, table: Table): void {

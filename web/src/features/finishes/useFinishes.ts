@@ -5,8 +5,8 @@ import { putTable, taken, tableQuery } from './table';
 
 export type FinishesEdit = Schemas['AskedStep'];
 export type Tried = Schemas['Tried'];
-/** A change of the finishes, told which table is there already. */
-export type Change = (had: string) => Promise<Schemas['Table']>;
+/** A change of the finishes, told which table is there already, and the version of the finishes. */
+export type Change = (had: string, version: number) => Promise<Schemas['Table']>;
 
 function problemOf(error: unknown): Problem {
   return error instanceof Problem ? error : new Problem(0, 'Not saved', String(error));
@@ -56,11 +56,17 @@ export function useFinishes() {
     [run],
   );
   const undo = useCallback(
-    () => run((had) => answer(api.POST('/api/finishes/undo', { params: { query: { had } } }))),
+    () =>
+      run((had, version) =>
+        answer(api.POST('/api/finishes/undo', { params: { query: { had, version } } })),
+      ),
     [run],
   );
   const redo = useCallback(
-    () => run((had) => answer(api.POST('/api/finishes/redo', { params: { query: { had } } }))),
+    () =>
+      run((had, version) =>
+        answer(api.POST('/api/finishes/redo', { params: { query: { had, version } } })),
+      ),
     [run],
   );
   return { query, table: query.data, saving, run, edit, undo, redo };

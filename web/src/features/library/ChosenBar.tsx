@@ -19,7 +19,7 @@ export function ChosenBar({ picked, busy, onDeed, onClear, onReplace }: Props) {
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState('');
   const ids = picked.map((piece) => piece.id);
-  const drafts = picked.filter((piece) => piece.draft).map((piece) => piece.id);
+  const drafts = picked.filter((piece) => piece.draft).map(({ id, changed }) => ({ id, changed }));
   const retired = picked.filter((piece) => piece.retired).map((piece) => piece.id);
   const only = picked.length === 1 && retired.length === 0 ? picked[0] : undefined;
   const carryOut = async (deed: Deed) => {

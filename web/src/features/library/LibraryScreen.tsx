@@ -197,7 +197,7 @@ export function LibraryScreen() {
           onSave={(said) =>
             described === 'new'
               ? begin(said).then((id) => navigate(`/library/${id}?site=${said.siteId || site}`))
-              : carryOut({ do: 'describe', id: described.id, said })
+              : carryOut({ do: 'describe', id: described.id, etag: described.etag, said })
           }
           onClose={() => {
             setDescribed(undefined);

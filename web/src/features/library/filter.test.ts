@@ -28,6 +28,7 @@ function card(id: string, more: Partial<Card> = {}): Card {
     changed: '2026-01-01T00:00:00Z',
     reach: { placements: 0, pages: 0, sites: 0, held: 0 },
     behind: [],
+    etag: '',
     ...more,
   };
 }

@@ -5,17 +5,17 @@ import type { Card } from './filter';
 
 /** What can be done to pieces where they are listed. */
 export type Deed =
-  | { do: 'describe'; id: string; said: Schemas['DescribeRequest'] }
+  | { do: 'describe'; id: string; etag: string; said: Schemas['DescribeRequest'] }
   | { do: 'tag'; pieces: string[]; add: string[]; remove: string[] }
   | { do: 'retire' | 'bring-back'; pieces: string[] }
-  | { do: 'release'; pieces: string[]; note: string };
+  | { do: 'release'; pieces: Schemas['DraftSeen'][]; note: string };
 
 function ask(deed: Deed): Promise<Card[]> {
   switch (deed.do) {
     case 'describe':
       return answer(
         api.PUT('/api/pieces/{id}/description', {
-          params: { path: { id: deed.id } },
+          params: { path: { id: deed.id }, query: { etag: deed.etag } },
           body: deed.said,
         }),
       );

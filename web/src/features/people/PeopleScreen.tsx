@@ -77,10 +77,16 @@ function PersonRow({ person, act, give }: RowProps) {
   const queries = useQueryClient();
   const [name, setName] = useState<string>();
   const path = { params: { path: { id: person.id } } };
+  const [etag, setEtag] = useState(person.etag);
   const rename = async () => {
     const wanted = name ?? '';
     const renamed = await act(() =>
-      done(api.POST('/api/people/{id}/name', { ...path, body: { name: wanted } })),
+      done(
+        api.POST('/api/people/{id}/name', {
+          params: { ...path.params, query: { etag } },
+          body: { name: wanted },
+        }),
+      ),
     );
     if (renamed) setName(undefined);
     if (renamed && person.self) await queries.invalidateQueries({ queryKey: ['session'] });
@@ -131,6 +137,7 @@ function PersonRow({ person, act, give }: RowProps) {
             aria-label={`Rename ${person.name}`}
             onClick={() => {
               setName(person.name);
+              setEtag(person.etag);
             }}
           >
             Rename

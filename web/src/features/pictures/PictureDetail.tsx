@@ -9,6 +9,7 @@ import { inputClass } from '../../ui/inputClass';
 import { UsesButton } from '../uses/UsesButton';
 import { ProblemLine } from '../../ui/ProblemLine';
 import { useDraft } from '../../ui/useDraft';
+import { useInTurn } from '../../ui/useInTurn';
 import { betterName, nextMissing, saysOf, type Card, type Picture } from './narrow';
 import { accepted, fileOf } from './usePictures';
 
@@ -30,6 +31,7 @@ export function PictureDetail({ card, cards, owner, site, onTake }: Props) {
   const { picture } = card;
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState('');
+  const inTurn = useInTurn(picture.etag);
   const again = async () => {
     await queries.invalidateQueries({ queryKey: ['pictures'] });
     await queries.invalidateQueries({ queryKey: ['survey'] });
@@ -38,11 +40,14 @@ export function PictureDetail({ card, cards, owner, site, onTake }: Props) {
   const say = async (part: Said): Promise<Problem | undefined> => {
     const path = { id: picture.id };
     try {
-      await answer(api.PATCH('/api/pictures/{id}', { params: { path }, body: part }));
+      await inTurn((etag) =>
+        answer(api.PATCH('/api/pictures/{id}', { params: { path, query: { etag } }, body: part })),
+      );
       await again();
       setProblem('');
       return undefined;
     } catch (error) {
+      await again();
       if (error instanceof Problem) return error;
       throw error;
     }
@@ -87,7 +92,11 @@ export function PictureDetail({ card, cards, owner, site, onTake }: Props) {
           onFiles={([file]) => {
             if (!file) return;
             void act(async () => {
-              const words = leftOutWords(await replacePicture(picture.id, file));
+              const added = await inTurn(async (etag) => {
+                const { picture: now, leftOut } = await replacePicture(picture.id, etag, file);
+                return { etag: now.etag, leftOut };
+              });
+              const words = leftOutWords(added);
               return `The new file is in ${count(card.uses, 'place')}. ${words}`;
             });
           }}
@@ -97,8 +106,12 @@ export function PictureDetail({ card, cards, owner, site, onTake }: Props) {
             look="quiet"
             onClick={() =>
               void act(async () => {
-                await answer(
-                  api.POST('/api/pictures/{id}/earlier', { params: { path: { id: picture.id } } }),
+                await inTurn((etag) =>
+                  answer(
+                    api.POST('/api/pictures/{id}/earlier', {
+                      params: { path: { id: picture.id }, query: { etag } },
+                    }),
+                  ),
                 );
                 return 'The earlier file is back.';
               })

@@ -89,6 +89,7 @@ function InsideRow({ one }: { one: Schemas['Inside'] }) {
         api.POST('/api/rollouts/answers', {
           body: {
             pieceId: one.pieceId,
+            etag: one.etag,
             decisions: Object.entries(decided).map(([key, settle]) => ({ key, settle })),
           },
         }),
@@ -143,13 +144,12 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
   const [problem, setProblem] = useState('');
   const path = { id: done.id };
 
-  const request = (decisions: Record<string, string>) => ({
-    params: { path },
-    body: { decisions: Object.entries(decisions).map(([key, settle]) => ({ key, settle })) },
-  });
-  const takeBack = async (decisions: Record<string, string>) => {
+  const listed = (decisions: Record<string, string>) =>
+    Object.entries(decisions).map(([key, settle]) => ({ key, settle }));
+  const takeBack = async (decisions: Record<string, string>, etag: string) => {
     try {
-      await answer(api.POST('/api/rollouts/{id}/take-back', request(decisions)));
+      const body = { etag, decisions: listed(decisions) };
+      await answer(api.POST('/api/rollouts/{id}/take-back', { params: { path }, body }));
       setPlan(undefined);
       queries.removeQueries({ queryKey: ['workbench'] });
       await queries.invalidateQueries();
@@ -176,8 +176,13 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
     setProblem('');
     setDecided(decisions);
     try {
-      const next = await answer(api.POST('/api/rollouts/{id}/take-back/plan', request(decisions)));
-      if (next.questions.length === 0 && next.together.length === 0) await takeBack({});
+      const next = await answer(
+        api.POST('/api/rollouts/{id}/take-back/plan', {
+          params: { path },
+          body: { decisions: listed(decisions) },
+        }),
+      );
+      if (next.questions.length === 0 && next.together.length === 0) await takeBack({}, next.etag);
       else setPlan(next);
     } catch (error) {
       setProblem(error instanceof Problem ? error.message : 'It could not be planned; try again.');
@@ -271,7 +276,7 @@ function DoneRow({ done }: { done: Schemas['Done'] }) {
             <Button
               look="main"
               disabled={plan.questions.some((q) => !decided[q.key])}
-              onClick={() => void takeBack(decided)}
+              onClick={() => void takeBack(decided, plan.etag)}
             >
               Take back
             </Button>

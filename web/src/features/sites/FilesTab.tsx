@@ -9,6 +9,7 @@ import { ProblemLine } from '../../ui/ProblemLine';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { useBringIn } from '../../ui/useBringIn';
 import { useDraft } from '../../ui/useDraft';
+import { useInTurn } from '../../ui/useInTurn';
 import { UsesButton } from '../uses/UsesButton';
 import { accepted, useFiles, useFilesAgain } from './useFiles';
 
@@ -93,6 +94,7 @@ function Row({
   const [problem, setProblem] = useState<Problem>();
   const [note, setNote] = useState('');
   const path = { id: file.id };
+  const inTurn = useInTurn(file.etag);
   const act = async (deed: () => Promise<string>): Promise<Problem | undefined> => {
     setNote('');
     try {
@@ -101,13 +103,18 @@ function Row({
       setProblem(undefined);
       return undefined;
     } catch (error) {
+      await again();
       if (error instanceof Problem) return error;
       throw error;
     }
   };
   const draft = useDraft(file.fileName, (fileName) =>
     act(async () => {
-      await answer(api.PATCH('/api/files/{id}', { params: { path }, body: { fileName } }));
+      await inTurn((etag) =>
+        answer(
+          api.PATCH('/api/files/{id}', { params: { path, query: { etag } }, body: { fileName } }),
+        ),
+      );
       return '';
     }),
   );
@@ -165,7 +172,7 @@ function Row({
             onFiles={([other]) => {
               if (!other) return;
               void act(async () => {
-                await replaceFile(file.id, other);
+                await inTurn((etag) => replaceFile(file.id, etag, other));
                 return uses === 0
                   ? 'It has the new content.'
                   : `It has the new content in ${count(uses, 'place')}, once published.`;
@@ -179,7 +186,9 @@ function Row({
             onClick={() =>
               void act(async () => {
                 const body = { away: !file.away };
-                await answer(api.PATCH('/api/files/{id}', { params: { path }, body }));
+                await inTurn((etag) =>
+                  answer(api.PATCH('/api/files/{id}', { params: { path, query: { etag } }, body })),
+                );
                 return '';
               }).then(setProblem)
             }

@@ -19,9 +19,16 @@ const parts = ['title', 'address', 'description', 'picture', 'kind', 'ready'] as
 export function PageSettings({ siteId, page }: Props) {
   const queries = useQueryClient();
   const [said, setSaid] = useState<Said>(page);
+  /** The page as it was when this was begun: what somebody else says of it meanwhile is not overwritten. */
+  const [begun, setBegun] = useState(page);
   const [kept, setKept] = useState(false);
   const kinds = usePageKinds();
-  const changed = parts.some((key) => said[key] !== page[key]);
+  const alike = (one: Said, other: Said) => parts.every((key) => one[key] === other[key]);
+  if (begun !== page && (alike(said, begun) || alike(said, page))) {
+    setBegun(page);
+    setSaid(page);
+  }
+  const changed = !alike(said, begun);
   const change = (part: Partial<Said>) => {
     setSaid({ ...said, ...part });
     setKept(false);
@@ -30,7 +37,7 @@ export function PageSettings({ siteId, page }: Props) {
     const { title, address, description, picture, kind, ready } = said;
     await done(
       api.PUT('/api/pages/{id}/said', {
-        params: { path: { id: page.id } },
+        params: { path: { id: page.id }, query: { etag: begun.etag } },
         body: { title, address, description, picture, kind, ready },
       }),
     );

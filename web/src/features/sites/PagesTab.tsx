@@ -124,10 +124,10 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
   const list = useRef<HTMLUListElement>(null);
   const [said, setSaid] = useState('');
   const filing = useMutation({
-    mutationFn: (pages: readonly Filed[]) =>
+    mutationFn: ({ pages, etag }: { pages: readonly Filed[]; etag: string }) =>
       done(
         api.PUT('/api/sites/{id}/filed', {
-          params: { path: { id: site.id } },
+          params: { path: { id: site.id }, query: { etag } },
           body: { pages: [...pages] },
         }),
       ),
@@ -142,7 +142,8 @@ function Tree({ site, chosen, standIns, onChoose }: TreeProps) {
   const at = pages.findIndex((page) => page.id === chosen);
   const move = (next: readonly Filed[] | undefined, none: string) => {
     setSaid(next ? '' : none);
-    if (next) filing.mutate(next);
+    // One at a time, each on the order that the one before has left.
+    if (next && !filing.isPending) filing.mutate({ pages: next, etag: site.etag });
   };
   const go = (index: number) => {
     const page = pages[Math.max(0, Math.min(pages.length - 1, index))];

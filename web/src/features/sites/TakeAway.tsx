@@ -51,6 +51,7 @@ export function TakeAway({ site, page }: Props) {
 
 function Question({ site, page, onClose }: Props & { onClose: () => void }) {
   const [leadsTo, setLeadsTo] = useState('');
+  const [version] = useState(page.version);
   const changed = usePagesChanged();
   const dangling = useQuery({
     queryKey: ['dangling', page.id],
@@ -62,7 +63,7 @@ function Question({ site, page, onClose }: Props & { onClose: () => void }) {
     await done(
       api.POST('/api/pages/{id}/take-away', {
         params: { path: { id: page.id } },
-        body: { leadsTo },
+        body: { leadsTo, version },
       }),
     );
     onClose();

@@ -23,10 +23,13 @@ export function SectionAddress({ page, node, state }: Props) {
     retry: false,
   });
   if (!now.data) return null;
-  const { address, byName } = now.data;
+  const { address, byName, etag } = now.data;
   const follow = async () => {
     try {
-      await answer(api.POST('/api/pages/{id}/section-address', { params }));
+      const query = { node, etag };
+      await answer(
+        api.POST('/api/pages/{id}/section-address', { params: { path: params.path, query } }),
+      );
       setProblem('');
       await queries.invalidateQueries({ queryKey: key });
     } catch (error) {

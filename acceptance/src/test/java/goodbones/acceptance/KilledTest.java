@@ -88,11 +88,22 @@ class KilledTest {
     had.rollouts.add(id);
     had.steps++;
     HttpResponse<String> back =
-        visitor.write("/api/rollouts/" + id + "/take-back", Map.of("decisions", List.of()));
+        visitor.write(
+            "/api/rollouts/" + id + "/take-back",
+            Map.of("decisions", List.of(), "etag", etag(visitor, id)));
     if (back.statusCode() == 200) {
       had.takenBack.add(id);
       had.steps++;
     }
+  }
+
+  private static String etag(Visitor visitor, long id) throws IOException {
+    return JSON.readTree(
+            visitor
+                .write("/api/rollouts/" + id + "/take-back/plan", Map.of("decisions", List.of()))
+                .body())
+        .path("etag")
+        .asString();
   }
 
   private static void publish(Visitor visitor, Acknowledged had) throws IOException {

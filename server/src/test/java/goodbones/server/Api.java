@@ -19,6 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 final class Api {
   private static final JsonMapper JSON = new JsonMapper();
   private final MockMvc mvc;
+  private final JustSeen seen = new JustSeen(path -> read(path).body());
 
   /** An answer: its status and its body, an empty object if there is none. */
   record Answer(int status, JsonNode body) {
@@ -36,18 +37,25 @@ final class Api {
   }
 
   Answer write(String path, Object body) {
-    return send(json(post(path), body));
+    return send(
+        json(
+            post(seen.at(path)),
+            seen.body(path, body, planned -> write(path + "/plan", planned).body())));
   }
 
   Answer put(String path, Object body) {
     return send(
-        json(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put(path), body));
+        json(
+            org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put(seen.at(path)),
+            body));
   }
 
   Answer patch(String path, Object body) {
     return send(
         json(
-            org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch(path), body));
+            org.springframework.test.web.servlet.request.MockMvcRequestBuilders.patch(
+                seen.at(path)),
+            body));
   }
 
   Answer delete(String path) {
@@ -65,10 +73,15 @@ final class Api {
   /** Sends a text as it is, such as a file's. */
   Answer writeText(String path, String text) {
     return send(
-        post(path)
+        post(seen.at(path))
             .with(csrf())
             .contentType(MediaType.TEXT_PLAIN)
             .content(text.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+  }
+
+  /** The address with what somebody names in a write who has just looked. */
+  String seen(String path) {
+    return seen.at(path);
   }
 
   /** The answer as text. */

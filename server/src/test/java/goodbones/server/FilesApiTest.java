@@ -45,7 +45,7 @@ class FilesApiTest {
   private Api.Answer send(String path, String name, byte[] bytes) throws Exception {
     MockHttpServletResponse response =
         mvc.perform(
-                multipart(path)
+                multipart(api.seen(path))
                     .file(new MockMultipartFile("file", name, "text/html", bytes))
                     .with(csrf()))
             .andReturn()

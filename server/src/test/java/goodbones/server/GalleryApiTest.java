@@ -72,7 +72,7 @@ class GalleryApiTest {
   private MockHttpServletResponse send(String path, String site, String name, byte[] bytes)
       throws Exception {
     return mvc.perform(
-            multipart(path)
+            multipart(new Api(mvc).seen(path))
                 .file(new MockMultipartFile("file", name, "image/jpeg", bytes))
                 .param("site", site)
                 .with(csrf()))

@@ -1,6 +1,8 @@
 package goodbones.server.accounts;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Etag;
 import goodbones.server.problems.NotFound;
 import java.time.Clock;
 import java.time.Duration;
@@ -62,7 +64,12 @@ class People implements UserDetailsService, SmartInitializingSingleton {
   }
 
   /** A person as the others see it. */
-  record PersonView(String id, String name, boolean invited, int sessions, boolean self) {}
+  record PersonView(String id, String name, boolean invited, int sessions, boolean self) {
+    @JsonProperty(required = true)
+    String etag() {
+      return Etag.of(name);
+    }
+  }
 
   /** A code that is shown once. */
   record CodeView(String name, String code, Instant until) {}
@@ -208,8 +215,9 @@ class People implements UserDetailsService, SmartInitializingSingleton {
    * @throws BadInput if the name is missing, too long or taken
    */
   @Transactional
-  public void rename(String id, String name) {
+  public void rename(String id, String etag, String name) {
     Person person = person(id);
+    Etag.require(etag, Etag.of(person.name()), "This name");
     person.rename(free(name, id));
     people.save(person);
     sessions.rename(id, person.name());

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Who works here. Everybody who is signed in may add others; see decisions. */
@@ -44,9 +45,10 @@ class PeopleController {
   @PostMapping("/{id}/name")
   List<People.PersonView> rename(
       @PathVariable String id,
+      @RequestParam String etag,
       @Valid @RequestBody Named person,
       @AuthenticationPrincipal SignedIn me) {
-    people.rename(id, person.name());
+    people.rename(id, etag, person.name());
     return people.all(me.id());
   }
 

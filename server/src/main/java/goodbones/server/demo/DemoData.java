@@ -141,9 +141,10 @@ class DemoData implements SmartInitializingSingleton {
 
   private void picture(String site, String name, String alt, String... tags) {
     String file = name + ".svg";
-    pictures.add(name, site, file, bytes(file));
+    Pictures.TakenIn taken = pictures.add(name, site, file, bytes(file));
     pictures.describe(
         name,
+        taken.picture().etag(),
         said ->
             new Picture.Described(
                 said.fileName(), alt, false, List.of(tags), said.focusX(), said.focusY(), false));

@@ -6,6 +6,7 @@ import goodbones.server.memory.Current;
 import goodbones.server.pictures.PictureView;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Etag;
 import goodbones.server.problems.NotFound;
 import goodbones.server.sites.ClientDetails;
 import goodbones.server.sites.Sites;
@@ -133,8 +134,8 @@ public class ClientFiles {
    * @throws BadInput if it is of another kind
    */
   @Transactional
-  public FileView replace(String id, String fileName, byte[] bytes) {
-    ClientFile file = get(id);
+  public FileView replace(String id, String etag, String fileName, byte[] bytes) {
+    ClientFile file = seen(id, etag);
     FileKind kind = FileKind.of(fileName, bytes);
     BadInput.require(
         kind.mediaType().equals(file.view().mediaType()),
@@ -149,6 +150,13 @@ public class ClientFiles {
     return repository.save(file).view();
   }
 
+  private ClientFile seen(String id, String etag) {
+    all.change();
+    ClientFile file = get(id);
+    Etag.require(etag, file.view().etag(), "This file");
+    return file;
+  }
+
   /**
    * Says what a file is called, and whether it is offered.
    *
@@ -156,8 +164,8 @@ public class ClientFiles {
    * @throws BadInput if another file is called that, or it is linked to and would be put away
    */
   @Transactional
-  public FileView describe(String id, String fileName, boolean away) {
-    ClientFile file = get(id);
+  public FileView describe(String id, String etag, String fileName, boolean away) {
+    ClientFile file = seen(id, etag);
     FileView before = file.view();
     String ending = before.fileName().substring(before.fileName().lastIndexOf('.') + 1);
     String name = cleaned(fileName, ending);

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
@@ -63,10 +64,11 @@ class FileController {
 
   /** Gives a file another content wherever it is linked to. */
   @PostMapping(path = "/files/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  FileView replace(@PathVariable String id, @RequestPart("file") MultipartFile file)
+  FileView replace(
+      @PathVariable String id, @RequestParam String etag, @RequestPart("file") MultipartFile file)
       throws IOException {
     Upload sent = Upload.of(file);
-    return files.replace(id, sent.name(), sent.content());
+    return files.replace(id, etag, sent.name(), sent.content());
   }
 
   /** What is said anew of a file; what is left out stays as it is. */
@@ -74,10 +76,12 @@ class FileController {
 
   /** Says something of a file; one that is linked to cannot be put away. */
   @PatchMapping("/files/{id}")
-  FileView describe(@PathVariable String id, @RequestBody SaidOfFile said) {
+  FileView describe(
+      @PathVariable String id, @RequestParam String etag, @RequestBody SaidOfFile said) {
     FileView before = files.view(id);
     return files.describe(
         id,
+        etag,
         said.fileName() == null ? before.fileName() : said.fileName(),
         said.away() == null ? before.away() : said.away());
   }

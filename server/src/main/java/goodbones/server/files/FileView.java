@@ -1,5 +1,7 @@
 package goodbones.server.files;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
+import goodbones.server.problems.Etag;
 import java.util.Locale;
 
 /**
@@ -18,6 +20,12 @@ public record FileView(
     int version,
     boolean away) {
   private static final int KB = 1024;
+
+  /** The tag of what it is called, whether it is offered, and of its content. */
+  @JsonProperty(required = true)
+  public String etag() {
+    return Etag.of(fileName, version, away);
+  }
 
   /** What kind of file it is and how large, as visitors are told, such as “PDF, 120 KB”. */
   public String kind() {

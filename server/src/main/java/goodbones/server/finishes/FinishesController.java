@@ -81,12 +81,16 @@ class FinishesController {
   }
 
   @PostMapping("/undo")
-  FinishesViews.Table undo(@RequestParam(defaultValue = "") String had) {
+  FinishesViews.Table undo(
+      @RequestParam long version, @RequestParam(defaultValue = "") String had) {
+    store.requireVersion(version);
     return area.turn(History.Way.UNDO, had);
   }
 
   @PostMapping("/redo")
-  FinishesViews.Table redo(@RequestParam(defaultValue = "") String had) {
+  FinishesViews.Table redo(
+      @RequestParam long version, @RequestParam(defaultValue = "") String had) {
+    store.requireVersion(version);
     return area.turn(History.Way.REDO, had);
   }
 
@@ -130,13 +134,18 @@ class FinishesController {
   @PostMapping("/release")
   FinishesViews.Table release(
       @RequestBody FinishesViews.FinishesRelease request,
+      @RequestParam long version,
       @RequestParam(defaultValue = "") String had) {
+    store.requireVersion(version);
     return area.release(request, had);
   }
 
   @PostMapping("/adopt")
   FinishesViews.Table adopt(
-      @RequestBody AdoptRequest request, @RequestParam(defaultValue = "") String had) {
+      @RequestBody AdoptRequest request,
+      @RequestParam long version,
+      @RequestParam(defaultValue = "") String had) {
+    store.requireVersion(version);
     return area.adopt(request.site(), request.revision(), had);
   }
 
@@ -164,7 +173,9 @@ class FinishesController {
 
   /** Takes a tokens file in, for the house or for a site. */
   @PostMapping(path = "/tokens", consumes = MediaType.TEXT_PLAIN_VALUE)
-  FinishesViews.Imported bringIn(@RequestParam String site, @RequestBody byte[] file) {
+  FinishesViews.Imported bringIn(
+      @RequestParam String site, @RequestParam long version, @RequestBody byte[] file) {
+    store.requireVersion(version);
     return bringIn(site, List.of(text(file)));
   }
 
@@ -174,7 +185,8 @@ class FinishesController {
   /** Takes several tokens files in at once. */
   @PostMapping(path = "/token-files", consumes = MediaType.APPLICATION_JSON_VALUE)
   FinishesViews.Imported bringInSeveral(
-      @RequestParam String site, @RequestBody TokenFiles together) {
+      @RequestParam String site, @RequestParam long version, @RequestBody TokenFiles together) {
+    store.requireVersion(version);
     long bytes = together.files().stream().mapToLong(String::length).sum();
     requireSize(bytes);
     BadInput.require(!together.files().isEmpty(), "files", "Choose one file at least");

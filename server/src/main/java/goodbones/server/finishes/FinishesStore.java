@@ -6,6 +6,7 @@ import goodbones.server.documents.DocumentJson;
 import goodbones.server.history.History;
 import goodbones.server.memory.Memory;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Stale;
 import goodbones.style.AllFinishes;
 import goodbones.style.Finishes;
 import goodbones.style.FinishesStep;
@@ -122,6 +123,17 @@ public class FinishesStore {
   @Transactional(readOnly = true)
   public long stamp() {
     return drafts.findById(FinishesDraft.ONLY).map(FinishesDraft::edits).orElse(0L);
+  }
+
+  /**
+   * @param version the one that somebody saw, of {@link #stamp}
+   * @throws Stale if the finishes were changed since
+   */
+  @Transactional(readOnly = true)
+  public void requireVersion(long version) {
+    if (version != stamp()) {
+      throw new Stale("The finishes");
+    }
   }
 
   /** The draft with every site's own. */

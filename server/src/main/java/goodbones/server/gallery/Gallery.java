@@ -68,20 +68,21 @@ class Gallery {
     return pictures.add(siteId, fileName, bytes);
   }
 
-  Pictures.TakenIn replace(String id, String fileName, byte[] bytes) {
-    return pictures.replace(shown(id), fileName, bytes);
+  Pictures.TakenIn replace(String id, String etag, String fileName, byte[] bytes) {
+    return pictures.replace(shown(id), etag, fileName, bytes);
   }
 
-  PictureView putBack(String id) {
-    return pictures.putBack(shown(id));
+  PictureView putBack(String id, String etag) {
+    return pictures.putBack(shown(id), etag);
   }
 
   /**
    * @throws BadInput if it is used somewhere and would be put away, or what is said is not sound
    */
-  PictureView describe(String id, UnaryOperator<Picture.Described> change) {
+  PictureView describe(String id, String etag, UnaryOperator<Picture.Described> change) {
     return pictures.describe(
         shown(id),
+        etag,
         before -> {
           Picture.Described said = change.apply(before);
           if (said.away() && !before.away()) {

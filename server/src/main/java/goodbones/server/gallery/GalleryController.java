@@ -74,24 +74,27 @@ class GalleryController {
       throws IOException {
     Upload sent = Upload.of(file);
     Pictures.TakenIn taken = gallery.add(site, sent.name(), sent.content());
-    if (away) {
-      gallery.describe(taken.picture().id(), Picture.Described::putAway);
+    if (!away) {
+      return Added.of(taken);
     }
-    return Added.of(taken);
+    PictureView put =
+        gallery.describe(taken.picture().id(), taken.picture().etag(), Picture.Described::putAway);
+    return Added.of(new Pictures.TakenIn(put, taken.leftOut()));
   }
 
   /** Gives a picture another file wherever it is used. */
   @PostMapping(path = "/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  Added replace(@PathVariable String id, @RequestPart("file") MultipartFile file)
+  Added replace(
+      @PathVariable String id, @RequestParam String etag, @RequestPart("file") MultipartFile file)
       throws IOException {
     Upload sent = Upload.of(file);
-    return Added.of(gallery.replace(id, sent.name(), sent.content()));
+    return Added.of(gallery.replace(id, etag, sent.name(), sent.content()));
   }
 
   /** Puts the file back that a picture had before. */
   @PostMapping("/{id}/earlier")
-  PictureView putBack(@PathVariable String id) {
-    return gallery.putBack(id);
+  PictureView putBack(@PathVariable String id, @RequestParam String etag) {
+    return gallery.putBack(id, etag);
   }
 
   /** What is said anew of a picture; what is left out stays as it is. */
@@ -117,7 +120,8 @@ class GalleryController {
 
   /** Says something of a picture; one that is used somewhere cannot be put away. */
   @PatchMapping("/{id}")
-  PictureView describe(@PathVariable String id, @RequestBody SaidOfPicture said) {
-    return gallery.describe(id, said::on);
+  PictureView describe(
+      @PathVariable String id, @RequestParam String etag, @RequestBody SaidOfPicture said) {
+    return gallery.describe(id, etag, said::on);
   }
 }

@@ -4,7 +4,9 @@ import goodbones.document.Kind;
 import goodbones.document.Node;
 import goodbones.library.Described;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Etag;
 import goodbones.server.problems.NotFound;
+import goodbones.server.problems.Stale;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -105,15 +107,29 @@ public class Descriptions {
     described.save(about);
   }
 
+  /** The tag of what is said of a piece. */
+  public static String etag(Described said) {
+    return Etag.of(
+        said.name(),
+        said.kind().word(),
+        said.purpose().word(),
+        said.tags(),
+        said.notes(),
+        said.siteId());
+  }
+
   /**
    * Says something else of a piece.
    *
+   * @param etag of what was said of it where this was decided
+   * @throws Stale if something else is said of it by now
    * @throws BadInput if it is for one client only and others use it, or it stands in a piece that
    *     is for others too, or it is no section and called a template, header or footer
    */
   @Transactional
-  public void describe(String pieceId, Described said) {
+  public void describe(String pieceId, String etag, Described said) {
     DescribedEntity about = locked(pieceId);
+    Etag.require(etag, etag(about.said(name(pieceId))), "What is said of this piece");
     requireSound(said, Kind.ofWord(about.rootKind()));
     if (!said.siteId().isEmpty()) {
       requireUsedOnlyAt(pieceId, said.siteId());

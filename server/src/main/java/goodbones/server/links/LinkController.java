@@ -53,8 +53,9 @@ class LinkController {
 
   /** Lets a section's address follow what it is called now. */
   @PostMapping("/pages/{id}/section-address")
-  SectionAddresses.SectionAddress follow(@PathVariable String id, @RequestParam String node) {
-    return addresses.follow(id, node);
+  SectionAddresses.SectionAddress follow(
+      @PathVariable String id, @RequestParam String node, @RequestParam String etag) {
+    return addresses.follow(id, node, etag);
   }
 
   record BoundView(String word, String title) {}

@@ -1,7 +1,9 @@
 package goodbones.server.links;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import goodbones.document.NodeId;
 import goodbones.server.drawing.Sections;
+import goodbones.server.problems.Etag;
 import goodbones.server.problems.NotFound;
 import goodbones.server.sites.PageSettings;
 import goodbones.server.sites.PageState;
@@ -30,7 +32,12 @@ class SectionAddresses {
    * @param address what follows the # in the page's address
    * @param byName what its name would make of it now
    */
-  record SectionAddress(String address, String byName) {}
+  record SectionAddress(String address, String byName) {
+    @JsonProperty(required = true)
+    String etag() {
+      return Etag.of(address, byName);
+    }
+  }
 
   /**
    * @throws NotFound if no such section stands straight on the page
@@ -44,10 +51,12 @@ class SectionAddresses {
   /**
    * Lets a section's address follow what it is called now. Links of the site follow too.
    *
+   * @param etag of the address that was seen
    * @throws NotFound if no such section stands straight on the page
    */
   @Transactional
-  SectionAddress follow(String pageId, String node) {
+  SectionAddress follow(String pageId, String node, String etag) {
+    Etag.require(etag, of(pageId, node).etag(), "The address of this section");
     On on = on(pageId, node);
     String siteId = sites.siteOf(pageId);
     Map<String, Map<String, String>> all = new HashMap<>(settings.sections(siteId));

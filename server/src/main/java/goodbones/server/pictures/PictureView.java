@@ -1,6 +1,8 @@
 package goodbones.server.pictures;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import goodbones.document.FieldValue;
+import goodbones.server.problems.Etag;
 import java.util.List;
 
 /**
@@ -57,6 +59,12 @@ public record PictureView(
         focusX,
         focusY,
         away);
+  }
+
+  /** The tag of what is said of it and of its file. */
+  @JsonProperty(required = true)
+  public String etag() {
+    return Etag.of(fileName, version, alt, decoration, tags, focusX, focusY, away);
   }
 
   public PictureView {

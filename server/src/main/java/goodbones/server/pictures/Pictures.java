@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import goodbones.server.memory.Current;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Etag;
 import goodbones.server.problems.NotFound;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -180,13 +181,14 @@ public class Pictures {
    * @throws NotFound if there is no such picture
    * @throws BadInput as {@link #add(String, String, byte[])}
    */
-  public TakenIn replace(String id, String fileName, byte[] bytes) {
+  public TakenIn replace(String id, String etag, String fileName, byte[] bytes) {
     PictureFile file = PictureFile.read(fileName, bytes);
     String stem = get(id).fileName().replaceFirst("\\.[^.]*$", "");
     StoredFile stored = new StoredFile(cleaned(stem, file.ending()), file);
     Map<Integer, byte[]> narrower = narrower(file, stored);
     return written(
         () -> {
+          requireSeen(id, etag);
           put(get(id), stored, narrower);
           return new TakenIn(read().find(id).orElseThrow(), file.leftOut());
         });
@@ -206,7 +208,7 @@ public class Pictures {
    * @throws NotFound if there is no such picture
    * @throws BadInput if it has had no other
    */
-  public PictureView putBack(String id) {
+  public PictureView putBack(String id, String etag) {
     get(id);
     FileBefore earlier =
         before
@@ -216,6 +218,7 @@ public class Pictures {
     Map<Integer, byte[]> narrower = narrower(PictureFile.read(file.fileName(), file.bytes()), file);
     return written(
         () -> {
+          requireSeen(id, etag);
           put(get(id), file, narrower);
           return read().find(id).orElseThrow();
         });
@@ -234,15 +237,21 @@ public class Pictures {
    * @throws NotFound if there is no such picture
    * @throws BadInput if what is said is too long, or the point lies outside
    */
-  public PictureView describe(String id, UnaryOperator<Picture.Described> change) {
+  public PictureView describe(String id, String etag, UnaryOperator<Picture.Described> change) {
     return written(
         () -> {
-          Picture picture = repository.held(id).orElseThrow(() -> new NotFound("picture", id));
+          Picture picture = requireSeen(id, etag);
           String ending = picture.fileName().replaceFirst(".*\\.", "");
           picture.describe(sound(change.apply(picture.described()), ending));
           repository.save(picture);
           return read().find(id).orElseThrow();
         });
+  }
+
+  private Picture requireSeen(String id, String etag) {
+    Picture picture = repository.held(id).orElseThrow(() -> new NotFound("picture", id));
+    Etag.require(etag, read().find(id).orElseThrow().etag(), "This picture");
+    return picture;
   }
 
   private static Picture.Described sound(Picture.Described said, String ending) {

@@ -25,6 +25,7 @@ import goodbones.server.library.Pieces;
 import goodbones.server.library.RevisionInfo;
 import goodbones.server.library.UsageIndex;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Stale;
 import goodbones.server.rollouts.RolloutViews.AnswerRequest;
 import goodbones.server.rollouts.RolloutViews.Inside;
 import goodbones.server.rollouts.RolloutViews.OutOfSightView;
@@ -161,6 +162,14 @@ class Planning {
    */
   @Transactional
   Overview answer(AnswerRequest request) {
+    boolean seen =
+        overview().inside().stream()
+            .anyMatch(
+                one ->
+                    one.pieceId().equals(request.pieceId()) && one.etag().equals(request.etag()));
+    if (!seen) {
+      throw new Stale("What is asked in this piece");
+    }
     Map<String, Settlement> decided = Decisions.read(request.decisions());
     int before = pieces.waiting().size();
     pieces.follow(

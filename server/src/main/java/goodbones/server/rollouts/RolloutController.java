@@ -101,13 +101,13 @@ class RolloutController {
   /** What taking a rollout back would do, under the decisions made so far. */
   @PostMapping("/{id}/take-back/plan")
   RolloutViews.TakeBackPlan takeBackPlan(
-      @PathVariable long id, @RequestBody RolloutViews.TakeBackRequest request) {
+      @PathVariable long id, @RequestBody RolloutViews.TakeBackPlanRequest request) {
     return takingBack.plan(id, request.decisions());
   }
 
   @PostMapping("/{id}/take-back")
   RolloutViews.Done takeBack(
       @PathVariable long id, @RequestBody RolloutViews.TakeBackRequest request, Principal user) {
-    return alone(() -> takingBack.takeBack(id, request.decisions(), user.getName()));
+    return alone(() -> takingBack.takeBack(id, request, user.getName()));
   }
 }

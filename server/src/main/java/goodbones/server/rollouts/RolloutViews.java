@@ -1,7 +1,9 @@
 package goodbones.server.rollouts;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import goodbones.server.drawing.ChangeView;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Etag;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -29,10 +31,16 @@ final class RolloutViews {
       String placedName,
       int from,
       int to,
-      List<QuestionView> questions) {}
+      List<QuestionView> questions) {
+    /** The tag of what is asked. */
+    @JsonProperty(required = true)
+    String etag() {
+      return Etag.of(pieceId, from, to, questions);
+    }
+  }
 
   /** Answers to what is asked inside a piece. */
-  record AnswerRequest(String pieceId, List<Decision> decisions) {}
+  record AnswerRequest(String pieceId, String etag, List<Decision> decisions) {}
 
   /** A piece with sites that do not show its current revision, or a follow-up of it, everywhere. */
   record Waiting(
@@ -216,10 +224,17 @@ final class RolloutViews {
   /**
    * What taking back would do.
    *
+   * @param etag of what it was worked out on
    * @param together later rollouts that go back with it, newest first
    * @param questions everything that there is to decide, those of the later ones included
    */
-  record TakeBackPlan(long id, List<Done> together, List<QuestionView> questions) {}
+  record TakeBackPlan(long id, String etag, List<Done> together, List<QuestionView> questions) {}
 
-  record TakeBackRequest(List<Decision> decisions) {}
+  /**
+   * @param etag of the plan on which it was decided
+   */
+  record TakeBackRequest(String etag, List<Decision> decisions) {}
+
+  /** What was decided so far. */
+  record TakeBackPlanRequest(List<Decision> decisions) {}
 }

@@ -10,12 +10,15 @@ import goodbones.server.finishes.FinishesStore;
 import goodbones.server.library.Descriptions;
 import goodbones.server.library.Pieces;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Etag;
 import goodbones.server.problems.NotFound;
+import goodbones.server.problems.Stale;
 import goodbones.server.rollouts.RolloutViews.Decision;
 import goodbones.server.rollouts.RolloutViews.Done;
 import goodbones.server.rollouts.RolloutViews.GoBackRequest;
 import goodbones.server.rollouts.RolloutViews.QuestionView;
 import goodbones.server.rollouts.RolloutViews.TakeBackPlan;
+import goodbones.server.rollouts.RolloutViews.TakeBackRequest;
 import goodbones.server.sites.PageState;
 import goodbones.server.sites.Sites;
 import java.time.Clock;
@@ -26,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
@@ -69,7 +73,7 @@ class TakingBack {
   }
 
   /** What goes back together, the newest first, and what it comes to. */
-  private record Way(List<RolloutEntity> rollouts, TakeBacks.Outcome outcome) {}
+  private record Way(List<RolloutEntity> rollouts, String etag, TakeBacks.Outcome outcome) {}
 
   private Way way(long id, List<Decision> decisions) {
     RolloutEntity kept =
@@ -93,8 +97,22 @@ class TakingBack {
     Map<String, Settlement> decided = Decisions.read(decisions);
     return new Way(
         together,
+        etag(together, reached),
         TakeBacks.of(
             pieces, rollouts, reached, asked -> Optional.ofNullable(decided.get(key(asked)))));
+  }
+
+  /** The tag of all that is gone by. */
+  private static String etag(List<RolloutEntity> together, List<SiteNow> reached) {
+    List<Object> parts = new ArrayList<>();
+    together.forEach(rollout -> parts.add(rollout.id()));
+    for (SiteNow site : reached) {
+      parts.add(site.siteId());
+      parts.add(new TreeMap<>(site.adopted().revisions()));
+      parts.add(new TreeMap<>(site.adopted().fillings().filled()));
+      site.pages().forEach(page -> parts.add(page.pageId() + " " + page.version()));
+    }
+    return Etag.of(parts.toArray());
   }
 
   private static Set<String> carried(List<Rollout> rollouts, String siteId) {
@@ -118,7 +136,7 @@ class TakingBack {
     List<Done> together =
         way.rollouts().stream().filter(r -> r.id() != id).map(records::done).toList();
     return new TakeBackPlan(
-        id, together, way.outcome().asked().stream().map(this::question).toList());
+        id, way.etag(), together, way.outcome().asked().stream().map(this::question).toList());
   }
 
   private QuestionView question(TakeBacks.Asked asked) {
@@ -130,12 +148,15 @@ class TakingBack {
   /**
    * Takes a rollout back.
    *
+   * @throws Stale if a page that it reaches was changed since it was planned
    * @throws BadInput if a question is open
    */
   @Transactional(isolation = Isolation.SERIALIZABLE)
-  Done takeBack(long id, List<Decision> decisions, String user) {
+  Done takeBack(long id, TakeBackRequest request, String user) {
+    List<Decision> decisions = request.decisions();
     way(id, decisions).outcome().sites().stream().map(SiteNow::siteId).forEach(sites::hold);
     Way way = way(id, decisions);
+    Etag.require(request.etag(), way.etag(), "A page that this reaches");
     if (way.outcome().open()) {
       TakeBacks.Asked first = way.outcome().asked().get(0);
       throw new BadInput(

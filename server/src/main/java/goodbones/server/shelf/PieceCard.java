@@ -16,6 +16,7 @@ import java.util.List;
  * @param words what it says, for searching
  * @param changed when it was worked on last
  * @param behind names of the sites that show an older revision
+ * @param etag of what is said of it
  */
 record PieceCard(
     String id,
@@ -33,4 +34,5 @@ record PieceCard(
     String words,
     Instant changed,
     Reach reach,
-    List<String> behind) {}
+    List<String> behind,
+    String etag) {}

@@ -21,15 +21,20 @@ import goodbones.server.library.Reaches;
 import goodbones.server.library.UsageIndex;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
+import goodbones.server.problems.Stale;
 import goodbones.server.shelf.ShelfViews.Compared;
 import goodbones.server.shelf.ShelfViews.DescribeRequest;
+import goodbones.server.shelf.ShelfViews.DraftSeen;
 import goodbones.server.shelf.ShelfViews.TagRequest;
 import goodbones.server.sites.Sites;
 import goodbones.style.SiteFinishes;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -84,7 +89,8 @@ public class Shelf {
         piece.words(),
         piece.changed(),
         reaches.of(piece.id()),
-        behind.of(piece.id()));
+        behind.of(piece.id()),
+        Descriptions.etag(said));
   }
 
   /**
@@ -160,7 +166,16 @@ public class Shelf {
    * stands in others of them comes first, so that no draft is behind.
    */
   @Transactional
-  void release(List<String> pieceIds, String note) {
+  void release(List<DraftSeen> drafts, String note) {
+    List<String> pieceIds = drafts.stream().map(DraftSeen::id).toList();
+    Map<String, Instant> changed =
+        descriptions.all().stream()
+            .collect(Collectors.toMap(DescribedPiece::id, DescribedPiece::changed));
+    for (DraftSeen draft : drafts) {
+      if (!draft.changed().equals(changed.get(draft.id()))) {
+        throw new Stale("“" + pieces.get(draft.id()).name() + "”");
+      }
+    }
     List<String> order = new ArrayList<>(usage.graph().upwards(pieceIds));
     order.retainAll(pieceIds);
     for (String id : order) {
@@ -178,8 +193,8 @@ public class Shelf {
    * @throws BadInput if a word is not known, or it cannot be said of this piece
    */
   @Transactional
-  void describe(String pieceId, DescribeRequest request) {
-    descriptions.describe(pieceId, said(request));
+  void describe(String pieceId, String etag, DescribeRequest request) {
+    descriptions.describe(pieceId, etag, said(request));
   }
 
   private Described said(DescribeRequest request) {
@@ -202,7 +217,7 @@ public class Shelf {
       List<String> tags = new ArrayList<>(said.tags());
       tags.removeAll(said.withTags(request.remove()).tags());
       tags.addAll(request.add());
-      descriptions.describe(id, said.withTags(tags));
+      descriptions.describe(id, Descriptions.etag(said), said.withTags(tags));
     }
   }
 

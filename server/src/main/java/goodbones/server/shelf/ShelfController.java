@@ -61,8 +61,11 @@ class ShelfController {
   }
 
   @PutMapping("/{id}/description")
-  List<PieceCard> describe(@PathVariable String id, @Valid @RequestBody DescribeRequest request) {
-    shelf.describe(id, request);
+  List<PieceCard> describe(
+      @PathVariable String id,
+      @RequestParam String etag,
+      @Valid @RequestBody DescribeRequest request) {
+    shelf.describe(id, etag, request);
     return shelf.cards();
   }
 

@@ -4,6 +4,7 @@ import goodbones.library.Described;
 import goodbones.server.drawing.ChangeView;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.util.List;
 
 /** What the library's screens are told besides cards, and what they send. */
@@ -52,9 +53,16 @@ final class ShelfViews {
    */
   record TagRequest(List<String> pieces, List<String> add, List<String> remove) {}
 
+  /**
+   * A draft as somebody saw it.
+   *
+   * @param changed when it was worked on last
+   */
+  record DraftSeen(String id, Instant changed) {}
+
   /** Drafts to release together, with one note. */
   record ReleaseSeveral(
-      List<String> pieces,
+      List<DraftSeen> pieces,
       @NotBlank(message = "Say in a few words what is new, for those who will review it")
           String note) {}
 }

@@ -8,6 +8,7 @@ import goodbones.server.documents.DocumentJson;
 import goodbones.server.library.UsageIndex;
 import goodbones.server.problems.BadInput;
 import goodbones.server.problems.NotFound;
+import goodbones.server.problems.Stale;
 import goodbones.site.SitePage;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
@@ -79,15 +80,20 @@ class GonePages {
   /**
    * Takes a page away. What is filed under it is filed where it was.
    *
+   * @param version of the page where this was decided
    * @param leadsTo the page to which its links and addresses lead from now on; empty for none
    * @throws NotFound if there is no such page
+   * @throws Stale if it was changed since
    * @throws BadInput if it is the home page or no page, or links cannot lead there
    */
   @Transactional
-  void takeAway(String pageId, String leadsTo) {
+  void takeAway(String pageId, long version, String leadsTo) {
     String siteId = sites.siteOf(pageId);
     sites.hold(siteId);
     PageEntity page = pages.findById(pageId).orElseThrow(() -> new NotFound("page", pageId));
+    if (page.version() != version) {
+      throw new Stale("This page");
+    }
     BadInput.require(!page.shared(), "page", "This is a shared part: take its rule away instead");
     String address = page.said().address();
     BadInput.require(

@@ -1,5 +1,6 @@
 package goodbones.server.sites;
 
+import goodbones.server.problems.Etag;
 import goodbones.site.PageKind;
 
 /**
@@ -17,6 +18,10 @@ public record PageSaid(
     String picture,
     PageKind kind,
     boolean ready) {
+  String etag() {
+    return Etag.of(title, address, description, picture, kind.word(), ready);
+  }
+
   PageSaid withAddress(String other) {
     return new PageSaid(title, other, description, picture, kind, ready);
   }

@@ -3,6 +3,8 @@ package goodbones.server.sites;
 import goodbones.server.history.Changes;
 import goodbones.server.pictures.Pictures;
 import goodbones.server.problems.BadInput;
+import goodbones.server.problems.Etag;
+import goodbones.server.problems.Stale;
 import goodbones.site.Links;
 import goodbones.site.PageTree;
 import goodbones.site.SitePage;
@@ -14,6 +16,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -51,14 +54,17 @@ public class PageSettings {
    * Says something else of a page. Where its address changes, the former one leads on to it. What
    * others are about on the page meanwhile holds, as nothing on it is touched.
    *
+   * @param etag of what was said of it where this was decided
    * @param who does so
+   * @throws Stale if something else is said of it by now
    * @throws BadInput if a part cannot be so, or another page has the address
    */
   @Transactional
-  public void describe(String pageId, PageSaid said, String who) {
+  public void describe(String pageId, String etag, PageSaid said, String who) {
     String siteId = sites.siteOf(pageId);
     sites.hold(siteId);
     PageEntity page = pages.findById(pageId).orElseThrow();
+    Etag.require(etag, page.said().etag(), "What is said of this page");
     if (page.shared()) {
       throw new BadInput("page", "This is a shared part, and no page with an address");
     }
@@ -100,6 +106,12 @@ public class PageSettings {
     pages.saveAndFlush(page);
     noteIfChanged(page, version, "settings of the page", who);
     sites.refile(siteId);
+  }
+
+  /** The tag of how pages are filed under each other. */
+  static String etag(PageTree tree) {
+    return Etag.of(
+        tree.all().stream().flatMap(page -> Stream.of(page.id(), page.parent())).toArray());
   }
 
   private void noteIfChanged(PageEntity page, long before, String what, String who) {
@@ -180,8 +192,9 @@ public class PageSettings {
    * @throws BadInput if one is missing, stands twice, or would be filed under itself
    */
   @Transactional
-  public void file(String siteId, List<Filed> filed, String who) {
+  public void file(String siteId, String etag, List<Filed> filed, String who) {
     sites.hold(siteId);
+    Etag.require(etag, etag(sites.tree(siteId)), "The order of the pages");
     Map<String, PageEntity> known =
         pages.ofSite(siteId).stream().collect(Collectors.toMap(PageEntity::id, page -> page));
     Set<String> seen = new HashSet<>();

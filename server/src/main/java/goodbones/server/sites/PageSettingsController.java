@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -51,9 +52,14 @@ class PageSettingsController {
   }
 
   @PutMapping("/pages/{id}/said")
-  void describe(@PathVariable String id, @Valid @RequestBody SaidRequest said, Principal who) {
+  void describe(
+      @PathVariable String id,
+      @RequestParam String etag,
+      @Valid @RequestBody SaidRequest said,
+      Principal who) {
     settings.describe(
         id,
+        etag,
         new PageSaid(
             said.title().strip(),
             said.address().strip(),
@@ -66,13 +72,14 @@ class PageSettingsController {
 
   /**
    * @param leadsTo the page to which links and addresses of it lead; empty for none
+   * @param version of the page as it was seen
    */
-  record TakenAway(@NotNull String leadsTo) {}
+  record TakenAway(@NotNull String leadsTo, long version) {}
 
   /** Takes a page away; it can be brought back. */
   @PostMapping("/pages/{id}/take-away")
   void takeAway(@PathVariable String id, @Valid @RequestBody TakenAway request) {
-    gone.takeAway(id, request.leadsTo());
+    gone.takeAway(id, request.version(), request.leadsTo());
   }
 
   /** The pages of a site that were taken away, the last one first. */
@@ -88,7 +95,11 @@ class PageSettingsController {
 
   /** Files the pages of a site under each other, in an order. */
   @PutMapping("/sites/{id}/filed")
-  void file(@PathVariable String id, @Valid @RequestBody FiledRequest request, Principal who) {
-    settings.file(id, request.pages(), who.getName());
+  void file(
+      @PathVariable String id,
+      @RequestParam String etag,
+      @Valid @RequestBody FiledRequest request,
+      Principal who) {
+    settings.file(id, etag, request.pages(), who.getName());
   }
 }

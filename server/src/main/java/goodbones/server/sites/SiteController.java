@@ -32,7 +32,10 @@ class SiteController {
 
   record MadePage(String id) {}
 
-  record SiteView(String id, String name, List<PageView> pages) {}
+  /**
+   * @param etag of how its pages are filed
+   */
+  record SiteView(String id, String name, String etag, List<PageView> pages) {}
 
   /**
    * A client where all of them are seen.
@@ -49,6 +52,7 @@ class SiteController {
    * @param depth how many pages it is filed under
    * @param ready whether it is for visitors
    * @param pieces how many placements it has
+   * @param etag of what is said of it
    */
   record PageView(
       String id,
@@ -62,7 +66,9 @@ class SiteController {
       boolean ready,
       Instant changed,
       int sections,
-      int pieces) {}
+      int pieces,
+      long version,
+      String etag) {}
 
   /** A place to jump to. */
   record JumpTarget(String kind, String title, String where, String to) {}
@@ -136,6 +142,7 @@ class SiteController {
     return new SiteView(
         id,
         sites.get(id).name(),
+        PageSettings.etag(tree),
         tree.all().stream()
             .map(page -> page(Objects.requireNonNull(infos.get(page.id())), tree))
             .toList());
@@ -154,6 +161,15 @@ class SiteController {
         page.ready(),
         page.changed(),
         page.sections(),
-        page.pieces());
+        page.pieces(),
+        page.version(),
+        new PageSaid(
+                page.title(),
+                page.address(),
+                page.description(),
+                page.picture(),
+                page.kind(),
+                page.ready())
+            .etag());
   }
 }
