@@ -21,6 +21,9 @@ final class Drawing {
   /** The longer side of what is drawn, in px. */
   static final int SIDE = 320;
 
+  /** That many are in memory at a time: 16 bits a channel are 128 MB of them. */
+  private static final double MOST_PIXELS = 16_000_000;
+
   private static final double QUALITY = 0.82;
 
   private Drawing() {}
@@ -54,13 +57,18 @@ final class Drawing {
     return file.toByteArray();
   }
 
-  /** Reads no more pixels than are needed to scale from, the way up that it is seen. */
+  /**
+   * Reads no more pixels than are needed to scale from, twice as many on a side where they fit into
+   * memory; the way up that it is seen.
+   */
   private static BufferedImage read(byte[] bytes, int side) throws IOException {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       ImageReader reader = ImageIO.getImageReaders(in).next();
       reader.setInput(in, true, false);
       int longer = Math.max(reader.getWidth(0), reader.getHeight(0));
-      int step = Math.max(1, longer / (side * 2));
+      double times = Math.sqrt((double) reader.getWidth(0) * reader.getHeight(0) / MOST_PIXELS);
+      int few = Math.min((int) Math.ceil(times), longer / side);
+      int step = Math.max(1, Math.max(few, longer / (side * 2)));
       ImageReadParam wanted = reader.getDefaultReadParam();
       wanted.setSourceSubsampling(step, step, 0, 0);
       try {

@@ -11,19 +11,26 @@ final class EmbeddedPicture {
 
   private EmbeddedPicture() {}
 
-  /** Whether it is what it says, within the limits of pictures that come in by themselves. */
-  static boolean isSound(String address) {
+  /**
+   * Looks into one.
+   *
+   * @return how many pixels it has; 0 if it is not what it says, or is beyond the limits of
+   *     pictures that come in by themselves
+   */
+  static long pixels(String address) {
     Matcher data = DATA.matcher(address);
     if (!data.matches()) {
-      return false;
+      return 0;
     }
     try {
       byte[] bytes = Base64.getMimeDecoder().decode(data.group(1));
-      return PictureFile.raster("embedded", bytes).isPresent();
+      return PictureFile.raster("embedded", bytes)
+          .map(picture -> (long) picture.width() * picture.height())
+          .orElse(0L);
     } catch (IllegalArgumentException unsound) {
-      return false;
+      return 0;
     } catch (goodbones.server.problems.BadInput refused) {
-      return false;
+      return 0;
     }
   }
 }

@@ -32,6 +32,7 @@ final class SvgRebuilder {
   private final SvgReferences references;
   private final Set<String> leftOut = new LinkedHashSet<>();
   private int elements;
+  private long pixels;
   private double width;
   private double height;
 
@@ -225,10 +226,23 @@ final class SvgRebuilder {
     String linked = in.getAttributeValue(XLINK, "href");
     String href = plain.isEmpty() && linked != null ? linked.strip() : plain.strip();
     if (name.equals("image")) {
-      return href.startsWith("data:") && EmbeddedPicture.isSound(href) ? href : left(href);
+      return href.startsWith("data:") ? embedded(href) : left(href);
     }
     boolean refers = Set.of("use", "linearGradient", "radialGradient", "pattern").contains(name);
     return refers && !SvgAllowed.idOf(href).isEmpty() ? href : "";
+  }
+
+  /** Every one that is drawn is unpacked, so their sum counts. */
+  private String embedded(String href) {
+    long found = EmbeddedPicture.pixels(href);
+    pixels += found;
+    if (pixels > PictureLimits.PIXELS) {
+      throw bad(
+          "holds pictures of more than "
+              + PictureLimits.PIXELS / 1_000_000
+              + " million pixels together; make them smaller, or bring them in by themselves");
+    }
+    return found > 0 ? href : left(href);
   }
 
   private String left(String href) {

@@ -8,6 +8,7 @@ import java.net.URI;
 import java.nio.file.InvalidPathException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -120,6 +121,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     DataIntegrityViolationException.class
   })
   ProblemDetail busy(RuntimeException met) {
+    Optional<String> tooLong = TooLong.said(met);
+    if (tooLong.isPresent()) {
+      return problem(
+          HttpStatus.UNPROCESSABLE_CONTENT, "bad-input", "This cannot be taken", tooLong.get());
+    }
     logger.warn("A request met others at the same place until it gave up", met);
     return problem(
         HttpStatus.CONFLICT,

@@ -5,7 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import goodbones.server.problems.BadInput;
 import java.awt.Color;
+import java.awt.Transparency;
+import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
+import java.awt.image.ComponentColorModel;
+import java.awt.image.DataBuffer;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -40,6 +45,42 @@ class RasterTest {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     ImageIO.write(image, "png", bytes);
     return new DrawingRoom.Sheet("p.png", "image/png", width, height, bytes.toByteArray());
+  }
+
+  /** A picture at the limit of what is taken in, with as many bits as a PNG may have. */
+  @Test
+  void theLargestPictureThatIsTakenInIsMadeNarrower() throws IOException {
+    BufferedImage deep =
+        new BufferedImage(
+            new ComponentColorModel(
+                ColorSpace.getInstance(ColorSpace.CS_sRGB),
+                true,
+                false,
+                Transparency.TRANSLUCENT,
+                DataBuffer.TYPE_USHORT),
+            Raster16.of(8000, 5000),
+            false,
+            null);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(deep, "png", bytes);
+    PictureFile file = PictureFile.read("deep.png", bytes.toByteArray());
+    assertThat((long) file.width() * file.height()).isEqualTo(PictureLimits.PIXELS);
+    DrawingRoom.Sheet sheet =
+        new DrawingRoom.Sheet("deep.png", "image/png", 8000, 5000, bytes.toByteArray());
+    for (int width : new int[] {2560, 320}) {
+      BufferedImage narrow = ImageIO.read(new ByteArrayInputStream(ROOM.narrower(sheet, width)));
+      assertThat(narrow.getWidth()).isEqualTo(width);
+    }
+  }
+
+  /** Pixels of four channels with 16 bits each. */
+  private static final class Raster16 {
+    private Raster16() {}
+
+    static java.awt.image.WritableRaster of(int width, int height) {
+      return java.awt.image.Raster.createInterleavedRaster(
+          DataBuffer.TYPE_USHORT, width, height, 4, null);
+    }
   }
 
   @Test

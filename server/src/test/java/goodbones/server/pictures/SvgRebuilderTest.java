@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import goodbones.server.problems.BadInput;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.concurrent.TimeUnit;
 import java.util.zip.CRC32;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -48,6 +53,21 @@ class SvgRebuilderTest {
       })
   void nothingThatRunsOrFetchesComesAlong(String body) {
     assertThat(text(body)).doesNotContain("evil").startsWith("<svg xmlns=");
+  }
+
+  @Test
+  void thePicturesThatItHoldsCountTogether() throws IOException {
+    BufferedImage white = new BufferedImage(6000, 6000, BufferedImage.TYPE_BYTE_BINARY);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(white, "png", bytes);
+    String image =
+        "<image width=\"1\" height=\"1\" href=\"data:image/png;base64,"
+            + Base64.getEncoder().encodeToString(bytes.toByteArray())
+            + "\"/>";
+    assertThat(text(image)).contains("data:image/png");
+    assertThatThrownBy(() -> text(image + image))
+        .isInstanceOf(BadInput.class)
+        .hasMessageContaining("40 million pixels together");
   }
 
   @Test
