@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Outside check: token files as others publish them come in and go out the same. All files of the
@@ -125,5 +126,61 @@ class PublishedTokenFilesTest {
           .usingElementComparator((a, b) -> a.name().compareTo(b.name()))
           .containsAll(house.tokens());
     }
+  }
+
+  private static List<Path> of(Path set) throws IOException {
+    try (Stream<Path> all = Files.walk(set)) {
+      return all.filter(file -> file.toString().endsWith(".tokens.json")).sorted().toList();
+    }
+  }
+
+  /** What files say together; of two tokens of one name the later one, whole. */
+  private static JsonNode merged(JsonNode one, JsonNode other) {
+    boolean groups = one.isObject() && other.isObject();
+    if (!groups || one.has("$value") || other.has("$value")) {
+      return other;
+    }
+    ObjectNode both = ((ObjectNode) one).deepCopy();
+    for (Map.Entry<String, JsonNode> each : other.properties()) {
+      JsonNode there = both.get(each.getKey());
+      boolean group = there != null && !each.getKey().startsWith("$");
+      both.set(each.getKey(), group ? merged(there, each.getValue()) : each.getValue());
+    }
+    return both;
+  }
+
+  /** Every file of a system at once, in the order of their names and the other way round. */
+  @Test
+  void wholeSystemsComeInAtOnceAndGoOutTheSameToTheLastKey() throws IOException {
+    List<Path> sets;
+    try (Stream<Path> all = Files.list(PACKAGES.resolve("dtcg-examples"))) {
+      sets = all.filter(Files::isDirectory).filter(s -> !s.endsWith("node_modules")).toList();
+    }
+    int systems = 0;
+    for (Path set : sets) {
+      List<Path> files = of(set);
+      if (files.size() < 2) {
+        continue;
+      }
+      systems++;
+      for (boolean backwards : List.of(false, true)) {
+        List<String> texts = new ArrayList<>();
+        for (Path file : files) {
+          texts.add(backwards ? 0 : texts.size(), Files.readString(file));
+        }
+        JsonNode said = JSON.readTree("{}");
+        for (String text : texts) {
+          said = merged(said, JSON.readTree(text));
+        }
+        TokensImport.ForHouse taken =
+            TokensImport.intoHouse(bare(), texts, () -> "t" + next.incrementAndGet());
+        Finishes house = FinishesEditor.apply(bare(), taken.edit()).finishes();
+        JsonNode out = JSON.readTree(TokensFile.write(house));
+        assertThat(difference("", said, out)).as("%s %s", set, taken.notes()).isEmpty();
+        assertThat(same(said, out)).as("%s", set).isTrue();
+        assertThat(house.tokens()).as("%s", set).isNotEmpty();
+      }
+    }
+    assertThat(systems).isEqualTo(7);
   }
 }

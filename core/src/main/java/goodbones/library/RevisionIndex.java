@@ -5,13 +5,14 @@ import goodbones.document.LocalKey;
 import goodbones.document.LocalValue;
 import goodbones.document.Node;
 import goodbones.document.NodeId;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
+import java.util.WeakHashMap;
 
 /** A revision's tree, made quick to ask: nodes and parents by id, values by key. */
 public final class RevisionIndex {
@@ -21,7 +22,10 @@ public final class RevisionIndex {
   private final Set<LocalKey> slots = new LinkedHashSet<>();
   private final Set<LocalKey> siteSlots = new LinkedHashSet<>();
   private final Set<NodeId> off = new HashSet<>();
-  private volatile @Nullable NewSlots newSlots;
+
+  /** Asked again and again for the same few revisions before. */
+  private final Map<RevisionIndex, Set<LocalKey>> newSlots =
+      Collections.synchronizedMap(new WeakHashMap<>());
 
   public RevisionIndex(Node root) {
     this.root = root;
@@ -64,22 +68,18 @@ public final class RevisionIndex {
 
   /** The slots that were none in an earlier revision. */
   public Set<LocalKey> slotsNewSince(RevisionIndex earlier) {
-    NewSlots known = newSlots;
-    if (known == null || known.since() != earlier) {
-      Set<LocalKey> found = new LinkedHashSet<>();
-      for (LocalKey slot : slots) {
-        if (!earlier.isSlot(slot) && !earlier.isSiteSlot(slot)) {
-          found.add(slot);
-        }
-      }
-      known = new NewSlots(earlier, found);
-      newSlots = known;
-    }
-    return known.slots();
+    return newSlots.computeIfAbsent(
+        earlier,
+        before -> {
+          Set<LocalKey> found = new LinkedHashSet<>();
+          for (LocalKey slot : slots) {
+            if (!before.isSlot(slot) && !before.isSiteSlot(slot)) {
+              found.add(slot);
+            }
+          }
+          return found;
+        });
   }
-
-  /** Asked again and again for the same revision before. */
-  private record NewSlots(RevisionIndex since, Set<LocalKey> slots) {}
 
   /** The fields that are filled once for the whole site, in the order of the tree. */
   public Set<LocalKey> siteSlots() {

@@ -43,13 +43,26 @@ final class Scene {
   SiteFillings fillings = SiteFillings.NONE;
 
   Scene(long seed, int releases) {
+    this(seed, releases, 0);
+  }
+
+  /**
+   * @param boxes how many more stand in the piece
+   */
+  Scene(long seed, int releases, int boxes) {
     this.seed = seed;
     Trees pieces = new Trees(seed, "n").withLists();
     boolean flat = seed % 3 == 0;
     if (!flat) {
       shelve(pieces);
     }
-    shelf.keep(PIECE, flat ? pieces.section() : holding(pieces.section(), pieces, "group"));
+    Node section = pieces.section();
+    List<Node> more = new ArrayList<>(section.children());
+    for (int i = 0; i < boxes; i++) {
+      more.add(pieces.box());
+    }
+    section = boxes == 0 ? section : section.withChildren(more);
+    shelf.keep(PIECE, flat ? section : holding(section, pieces, "group"));
     while (shelf.current(PIECE) <= releases) {
       String piece =
           flat || pieces.random().nextInt(2) == 0

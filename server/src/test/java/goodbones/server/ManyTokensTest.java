@@ -85,7 +85,7 @@ class ManyTokensTest {
     var response =
         mvc.perform(
                 org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post(
-                        "/api/finishes/tokens?site=")
+                        api.seen("/api/finishes/tokens?site="))
                     .with(
                         org.springframework.security.test.web.servlet.request
                             .SecurityMockMvcRequestPostProcessors.csrf())

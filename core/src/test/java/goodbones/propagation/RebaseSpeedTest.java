@@ -25,12 +25,13 @@ import org.junit.jupiter.api.Test;
 /**
  * How long a rebase takes against JGit's three-way merge of the same documents as text, one
  * property a line, on scenes of the generator: pieces in pieces, removals, lists, moves, variants.
- * Not among the tests by its name; run it with {@code -Dtest=RebaseScenesSpeed}. Figures are in
+ * Nothing is required of the time, which is printed: a few rounds run with the tests so that this
+ * goes on working, and with {@code LONG_TESTS=1} so many that they say something. Figures are in
  * docs/performance.md.
  */
-class RebaseScenesSpeed {
-  private static final int SCENES = Runs.of(60, 400);
-  private static final int ROUNDS = 60;
+class RebaseSpeedTest {
+  private static final int SCENES = Runs.of(9, 60);
+  private static final int ROUNDS = Runs.of(2, 60);
   private static final long SINK_NEVER = Long.MIN_VALUE;
   private long sink;
 
@@ -70,13 +71,20 @@ class RebaseScenesSpeed {
 
   @Test
   void againstATextMerge() {
+    for (int boxes : new int[] {0, 12, 40}) {
+      against(boxes);
+    }
+  }
+
+  private void against(int boxes) {
+    int nodes = 0;
     List<Double> kept = new ArrayList<>();
     List<Double> forgotten = new ArrayList<>();
     for (long seed = 1; seed <= SCENES; seed++) {
       if (seed % 3 == 0) {
         continue;
       }
-      Scene scene = new Scene(seed * 11 + 5, 3);
+      Scene scene = new Scene(seed * 11 + 5, 3, boxes);
       scene.editLocally(1, 12);
       Placement placement = scene.placement();
       if (placement.changes().isEmpty()) {
@@ -92,12 +100,14 @@ class RebaseScenesSpeed {
                       .merge(RawTextComparator.DEFAULT, base, page, library)
                       .getSequences()
                       .size());
+      nodes += scene.revisions.get(0).all().size();
       Library keeping = new Keeping(scene.shelf);
       kept.add(merge / nanos(() -> rebased(placement, keeping)));
       forgotten.add(merge / nanos(() -> rebased(placement, new Forgetting(scene.shelf))));
     }
-    System.out.println(told("expansions kept", kept));
-    System.out.println(told("expansions made anew", forgotten));
+    String size = nodes / kept.size() + " nodes, expansions ";
+    System.out.println(told(size + "kept", kept));
+    System.out.println(told(size + "made anew", forgotten));
     assertThat(kept).hasSizeGreaterThan(SCENES / 2);
     assertThat(sink).isNotEqualTo(SINK_NEVER);
   }
@@ -134,8 +144,8 @@ class RebaseScenesSpeed {
     Collections.sort(ratios);
     return String.format(
         Locale.ROOT,
-        "%s: a text merge takes %.1f times as long in the median of %d scenes, %.1f times in the"
-            + " worst tenth, %.1f at worst",
+        "%s: a text merge takes %.2f times as long in the median of %d scenes, %.2f times in the"
+            + " worst tenth, %.2f at worst",
         what,
         ratios.get(ratios.size() / 2),
         ratios.size(),
