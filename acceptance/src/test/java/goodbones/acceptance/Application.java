@@ -12,6 +12,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -21,6 +22,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * The packed application with its demo data, on a free port. While a test goes on with one, the
@@ -204,20 +207,36 @@ final class Application implements AutoCloseable {
   }
 
   /**
+   * What its own process uses of the heap once all is collected that nobody refers to, in bytes.
+   */
+  long heap() throws IOException {
+    String id = String.valueOf(own.orElseThrow().pid());
+    run("jcmd", id, "GC.run");
+    Matcher used = Pattern.compile("used (\\d+)K").matcher(run("jcmd", id, "GC.heap_info"));
+    if (!used.find()) {
+      throw new IOException("the heap could not be looked at");
+    }
+    return Long.parseLong(used.group(1)) * 1024;
+  }
+
+  private static String run(String... command) throws IOException {
+    Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+    String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    await(process);
+    if (process.exitValue() != 0) {
+      throw new IOException(String.join(" ", command) + ": " + said);
+    }
+    return said;
+  }
+
+  /**
    * How large a file its own process may write.
    *
    * @param bytes a number, or {@code unlimited}
    */
   void limitFiles(String bytes) throws IOException {
     String id = String.valueOf(own.orElseThrow().pid());
-    Process limiting =
-        new ProcessBuilder("prlimit", "--pid", id, "--fsize=" + bytes + ":unlimited")
-            .inheritIO()
-            .start();
-    await(limiting);
-    if (limiting.exitValue() != 0) {
-      throw new IOException("files could not be limited");
-    }
+    run("prlimit", "--pid", id, "--fsize=" + bytes + ":unlimited");
   }
 
   /** Ends its own process as a power cut would, in the middle of whatever it is at. */

@@ -48,6 +48,10 @@ final class Visitor {
     }
   }
 
+  HttpResponse<String> get(String path) throws IOException {
+    return send(at(path));
+  }
+
   JsonNode read(String path) throws IOException {
     return JSON.readTree(send(at(path)).body());
   }

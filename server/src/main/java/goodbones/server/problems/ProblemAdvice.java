@@ -17,6 +17,7 @@ import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.web.firewall.RequestRejectedException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.HttpMediaTypeNotAcceptableException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
@@ -144,6 +145,16 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         "bad-input",
         "This cannot be taken",
         "It is nested too deep; nothing was changed");
+  }
+
+  /** A header is looked at only when somebody asks for it. */
+  @ExceptionHandler
+  ProblemDetail rejected(RequestRejectedException rejected) {
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        Refusals.type(HttpStatus.BAD_REQUEST.value()),
+        Refusals.title(HttpStatus.BAD_REQUEST.value()),
+        Refusals.reason(HttpStatus.BAD_REQUEST.value()));
   }
 
   @ExceptionHandler

@@ -30,14 +30,22 @@ final class Refusals {
             ? "This is a fault of the application, not of what you did. What was saved before is"
                 + " kept; try again"
             : "The request was refused";
-    return REASONS.getOrDefault(status, otherwise) + (status >= 500 ? "" : ". Nothing was changed");
+    return REASONS.getOrDefault(status, otherwise)
+        + (isFault(status) ? "" : ". Nothing was changed");
   }
 
   static String title(int status) {
-    return status >= 500 ? "Something went wrong here" : "This cannot be taken";
+    return isFault(status) ? "Something went wrong here" : "This cannot be taken";
   }
 
   static String type(int status) {
-    return status >= 500 ? "fault" : "bad-input";
+    return isFault(status) ? "fault" : "bad-input";
+  }
+
+  /**
+   * What is not spoken or not known here is asked for wrongly, although its numbers say otherwise.
+   */
+  private static boolean isFault(int status) {
+    return status >= 500 && status != 501 && status != 505;
   }
 }
