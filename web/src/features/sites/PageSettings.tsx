@@ -33,15 +33,19 @@ export function PageSettings({ siteId, page }: Props) {
     setSaid({ ...said, ...part });
     setKept(false);
   };
-  const { problem, keep } = useKeep(async () => {
+  const { problem, setProblem, keep } = useKeep(async () => {
     const { title, address, description, picture, kind, ready } = said;
-    await done(
-      api.PUT('/api/pages/{id}/said', {
-        params: { path: { id: page.id }, query: { etag: begun.etag } },
-        body: { title, address, description, picture, kind, ready },
-      }),
-    );
-    await queries.invalidateQueries({ queryKey: ['sites'] });
+    try {
+      await done(
+        api.PUT('/api/pages/{id}/said', {
+          params: { path: { id: page.id }, query: { etag: begun.etag } },
+          body: { title, address, description, picture, kind, ready },
+        }),
+      );
+    } finally {
+      // Also where it was refused: what somebody else said is shown then.
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+    }
     await queries.invalidateQueries({ queryKey: ['frame'] });
     setKept(true);
   });
@@ -138,15 +142,75 @@ export function PageSettings({ siteId, page }: Props) {
           </span>
         </span>
       </label>
+      {begun.etag !== page.etag && (
+        <Theirs
+          begun={begun}
+          page={page}
+          onUse={() => {
+            setBegun(page);
+            setSaid(page);
+            setProblem('');
+          }}
+          onKeepMine={() => {
+            setBegun(page);
+            setProblem('');
+          }}
+        />
+      )}
       <KeepLine
         what="settings"
         changed={changed}
         kept={kept}
-        problem={problem}
+        problem={begun.etag === page.etag ? problem : ''}
         onKeep={() => void keep()}
       />
     </form>
   );
+}
+
+type TheirsProps = { begun: Said; page: Said; onUse: () => void; onKeepMine: () => void };
+
+const labels: Record<(typeof parts)[number], string> = {
+  title: 'Title',
+  address: 'Address',
+  description: 'Description',
+  picture: 'Picture',
+  kind: 'Kind',
+  ready: 'Ready for visitors',
+};
+
+/** What somebody else saved since this form was begun. */
+function Theirs({ begun, page, onUse, onKeepMine }: TheirsProps) {
+  const other = parts.filter((key) => page[key] !== begun[key]);
+  return (
+    <div
+      ref={intoView}
+      role="alert"
+      className="border border-brick bg-sheet p-3 text-[13px] scroll-my-4"
+    >
+      <p className="text-brick font-medium">Somebody else changed this page meanwhile</p>
+      <ul className="mt-1">
+        {other.map((key) => (
+          <li key={key} className="break-words">
+            <span className="text-soft">{labels[key]}:</span> {words(page[key])}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex gap-2">
+        <Button onClick={onUse}>Use theirs</Button>
+        <Button onClick={onKeepMine}>Keep mine</Button>
+      </div>
+    </div>
+  );
+}
+
+function intoView(element: HTMLElement | null): void {
+  element?.scrollIntoView({ block: 'nearest' });
+}
+
+function words(value: string | boolean): string {
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return value === '' ? 'empty' : `“${value}”`;
 }
 
 type PictureProps = { siteId: string; picture: string; onChoose: (picture: string) => void };

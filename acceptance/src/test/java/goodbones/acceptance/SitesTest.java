@@ -258,4 +258,31 @@ class SitesTest extends WithDesigner {
     assertThat(designer.region("Ladder")).containsText("#where-we-sail");
     assertThat(designer.button("Make it #where-we-sail")).hasCount(0);
   }
+
+  /** Two tabs say something else of one page: nobody's words are overwritten, and both are seen. */
+  @Test
+  void whatSomebodyElseSaidOfAPageMeanwhileIsShownAndChosen() {
+    designer.go("/sites/tern-valley");
+    Locator description = page().getByLabel("Description");
+    assertThat(description).isVisible();
+    Page first = page();
+    Page second = designer.newTab();
+    second.navigate(application.address() + "/sites/tern-valley");
+    second.getByLabel("Description").fill("Plots by the river, said by the second");
+    second.getByText("Keep these settings").click();
+    assertThat(second.getByText("Kept.")).isVisible();
+    second.close();
+    designer.use(first);
+    description.fill("Plots for everybody, said by the first");
+    designer.button("Keep these settings").click();
+    assertThat(first.getByRole(AriaRole.ALERT))
+        .containsText("Description: “Plots by the river, said by the second”");
+    assertThat(description).hasValue("Plots for everybody, said by the first");
+    assertThat(designer.button("Keep mine")).isInViewport();
+    designer.button("Keep mine").click();
+    designer.button("Keep these settings").click();
+    assertThat(first.getByText("Kept.")).isVisible();
+    first.reload();
+    assertThat(description).hasValue("Plots for everybody, said by the first");
+  }
 }
