@@ -13,7 +13,7 @@ function card(id: string, part: Partial<Card['picture']> = {}, uses = 1): Card {
       width: 30,
       height: 20,
       version: 0,
-    etag: '',
+      etag: '',
       alt: '',
       decoration: false,
       tags: [],

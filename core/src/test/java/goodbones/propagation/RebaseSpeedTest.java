@@ -3,6 +3,7 @@ package goodbones.propagation;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import goodbones.document.Node;
+import goodbones.document.NodeId;
 import goodbones.document.Placement;
 import goodbones.library.Adopted;
 import goodbones.library.Expanded;
@@ -10,6 +11,7 @@ import goodbones.library.Library;
 import goodbones.library.Revision;
 import goodbones.library.Shown;
 import goodbones.testing.Runs;
+import goodbones.testing.Shelf;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -31,6 +33,8 @@ import org.junit.jupiter.api.Test;
  */
 class RebaseSpeedTest {
   private static final int SCENES = Runs.of(9, 60);
+  private static final int REVISIONS = 200;
+  private static final int CHANGES = 10;
   private static final int ROUNDS = Runs.of(2, 60);
   private static final long SINK_NEVER = Long.MIN_VALUE;
   private long sink;
@@ -74,6 +78,53 @@ class RebaseSpeedTest {
     for (int boxes : new int[] {0, 12, 40}) {
       against(boxes);
     }
+  }
+
+  /** Case 49: ten changes made on ten of two hundred revisions, against ten made on one. */
+  @Test
+  void aLongWayCostsNoMoreThanAShortOne() {
+    double one = nextRevision(1);
+    double many = nextRevision(REVISIONS);
+    System.out.printf(
+        Locale.ROOT,
+        "the next of %d revisions takes %.1f times as long as the second of two%n",
+        REVISIONS + 1,
+        many / one);
+    assertThat(sink).isNotEqualTo(SINK_NEVER);
+  }
+
+  /** How long a rebase to the revision after some takes, with changes made all along the way. */
+  private double nextRevision(int revisions) {
+    Shelf shelf = new Shelf();
+    List<Node> texts = new ArrayList<>();
+    for (int i = 0; i < CHANGES; i++) {
+      texts.add(SmallSite.text("x" + i, "Words"));
+    }
+    shelf.keep("B", SmallSite.box("br", texts.toArray(Node[]::new)));
+    SmallSite site = new SmallSite(shelf, shelf.placing(NodeId.of("q"), "B"));
+    for (int made = 1; made <= revisions; made++) {
+      if (revisions == 1 || made % (revisions / CHANGES) == 0) {
+        for (int i = 0; i < CHANGES; i++) {
+          if (revisions == 1 || i == made * CHANGES / revisions - 1) {
+            site.edit(SmallSite.paint("q/x" + i, "#00000" + i));
+          }
+        }
+      }
+      site.release("B", SmallSite.paint("br", "#%06x".formatted(made)));
+      if (made < revisions) {
+        site.rollOut(Settlement.TAKE, "B");
+      }
+    }
+    Placement placement = site.placement("q");
+    assertThat(placement.changes()).hasSize(CHANGES);
+    Library library = new Keeping(shelf);
+    Adopted after = new Adopted(Map.of("B", revisions + 1));
+    return nanos(
+        () ->
+            Rebase.of(NodeId.of("q"), placement, revisions, revisions + 1, library, after)
+                .settled(Map.of())
+                .changes()
+                .size());
   }
 
   private void against(int boxes) {

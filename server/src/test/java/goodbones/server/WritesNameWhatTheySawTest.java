@@ -36,62 +36,55 @@ class WritesNameWhatTheySawTest {
   private static final Map<String, String> OTHERS = new TreeMap<>();
 
   static {
-    for (String each :
-        List.of(
-            "POST /api/brands",
-            "POST /api/pages/{id}/composition",
-            "POST /api/people",
-            "POST /api/pictures",
-            "POST /api/pieces",
-            "POST /api/sites/{id}/files",
-            "POST /api/sites/{id}/fonts",
-            "POST /api/sites/{id}/pages",
-            "POST /api/sites/{id}/pages/from-composition",
-            "POST /api/sites/{id}/pages/from-set",
-            "POST /api/sites/{id}/pages/like-page",
-            "POST /api/sites/{id}/sets")) {
-      OTHERS.put(each, MAKES);
-    }
-    for (String each :
-        List.of(
-            "POST /api/brands/try",
-            "POST /api/clean",
-            "POST /api/finishes/try",
-            "POST /api/pages/{id}/fit",
-            "POST /api/pieces/{id}/fit",
-            "POST /api/rollouts/preview",
-            "POST /api/rollouts/{id}/take-back/plan")) {
-      OTHERS.put(each, TRIES);
-    }
-    for (String each :
-        List.of(
-            "POST /api/people/{id}/code",
-            "POST /api/people/{id}/end-sessions",
-            "POST /api/pieces/brought-back",
-            "POST /api/pieces/retired",
-            "POST /api/pieces/tags",
-            "POST /api/sites/{id}/gone/{page}/bring-back")) {
-      OTHERS.put(each, SAME);
-    }
-    for (String each :
-        List.of(
-            "POST /api/pages/{id}/here",
-            "POST /api/people/me/password",
-            "POST /api/pieces/{id}/here",
-            "POST /api/session/code",
-            "POST /api/session/first")) {
-      OTHERS.put(each, OWN);
-    }
-    for (String each :
-        List.of("POST /api/sites/{id}/publication", "POST /api/sites/{id}/survey/{rule}/mend")) {
-      OTHERS.put(each, NOW);
-    }
-    for (String each :
-        List.of(
-            "DELETE /api/compositions/{id}",
-            "DELETE /api/sets/{id}",
-            "DELETE /api/sites/{id}/fonts/{font}")) {
-      OTHERS.put(each, NEVER_CHANGES);
+    because(
+        MAKES,
+        "POST /api/brands",
+        "POST /api/pages/{id}/composition",
+        "POST /api/people",
+        "POST /api/pictures",
+        "POST /api/pieces",
+        "POST /api/sites/{id}/files",
+        "POST /api/sites/{id}/fonts",
+        "POST /api/sites/{id}/pages",
+        "POST /api/sites/{id}/pages/from-composition",
+        "POST /api/sites/{id}/pages/from-set",
+        "POST /api/sites/{id}/pages/like-page",
+        "POST /api/sites/{id}/sets");
+    because(
+        TRIES,
+        "POST /api/brands/try",
+        "POST /api/clean",
+        "POST /api/finishes/try",
+        "POST /api/pages/{id}/fit",
+        "POST /api/pieces/{id}/fit",
+        "POST /api/rollouts/preview",
+        "POST /api/rollouts/{id}/take-back/plan");
+    because(
+        SAME,
+        "POST /api/people/{id}/code",
+        "POST /api/people/{id}/end-sessions",
+        "POST /api/pieces/brought-back",
+        "POST /api/pieces/retired",
+        "POST /api/pieces/tags",
+        "POST /api/sites/{id}/gone/{page}/bring-back");
+    because(
+        OWN,
+        "POST /api/pages/{id}/here",
+        "POST /api/people/me/password",
+        "POST /api/pieces/{id}/here",
+        "POST /api/session/code",
+        "POST /api/session/first");
+    because(NOW, "POST /api/sites/{id}/publication", "POST /api/sites/{id}/survey/{rule}/mend");
+    because(
+        NEVER_CHANGES,
+        "DELETE /api/compositions/{id}",
+        "DELETE /api/sets/{id}",
+        "DELETE /api/sites/{id}/fonts/{font}");
+  }
+
+  private static void because(String reason, String... operations) {
+    for (String operation : operations) {
+      OTHERS.put(operation, reason);
     }
   }
 

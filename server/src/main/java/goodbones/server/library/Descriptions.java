@@ -129,7 +129,7 @@ public class Descriptions {
   @Transactional
   public void describe(String pieceId, String etag, Described said) {
     DescribedEntity about = locked(pieceId);
-    Etag.require(etag, etag(about.said(name(pieceId))), "What is said of this piece");
+    Etag.require(etag, etag(about.said(name(pieceId))), "The description of this piece");
     requireSound(said, Kind.ofWord(about.rootKind()));
     if (!said.siteId().isEmpty()) {
       requireUsedOnlyAt(pieceId, said.siteId());

@@ -64,7 +64,7 @@ public class PageSettings {
     String siteId = sites.siteOf(pageId);
     sites.hold(siteId);
     PageEntity page = pages.findById(pageId).orElseThrow();
-    Etag.require(etag, page.said().etag(), "What is said of this page");
+    Etag.require(etag, page.said().etag(), "This page");
     if (page.shared()) {
       throw new BadInput("page", "This is a shared part, and no page with an address");
     }
