@@ -27,6 +27,8 @@ class DiskFullTest {
         assertThat(visitor.words(PAGE, NODE)).isEqualTo("With room");
         assertThat(full(visitor).body()).contains("no-room");
       }
+      // What the start script asks: alive, although it may not be well.
+      assertThat(application.get("/actuator/health/liveness").statusCode()).isEqualTo(200);
       application.limitFiles("unlimited");
       assertThat(visitor.writes(PAGE, NODE, "Room again").statusCode()).isEqualTo(200);
       assertThat(visitor.words(PAGE, NODE)).isEqualTo("Room again");

@@ -84,7 +84,11 @@ class SecurityConfiguration {
                 requests
                     .requestMatchers(HttpMethod.GET, INTERFACE_FILES)
                     .permitAll()
-                    .requestMatchers(HttpMethod.GET, "/hosted/**", "/actuator/health")
+                    .requestMatchers(
+                        HttpMethod.GET,
+                        "/hosted/**",
+                        "/actuator/health",
+                        "/actuator/health/liveness")
                     .permitAll()
                     .requestMatchers(
                         "/api/session",
