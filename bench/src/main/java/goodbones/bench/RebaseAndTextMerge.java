@@ -17,6 +17,7 @@ import goodbones.propagation.Question;
 import goodbones.propagation.Rebase;
 import goodbones.propagation.Rebased;
 import goodbones.propagation.Settlement;
+import goodbones.testing.TextForm;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -162,26 +163,7 @@ public class RebaseAndTextMerge {
     return changes;
   }
 
-  /** One property a line, with what it belongs to. */
   private static RawText text(Node root) {
-    StringBuilder lines = new StringBuilder();
-    root.walk(node -> write(node, lines));
-    return new RawText(lines.toString().getBytes(StandardCharsets.UTF_8));
-  }
-
-  private static void write(Node node, StringBuilder lines) {
-    line(lines, node, "kind", node.kind());
-    line(lines, node, "name", node.name());
-    node.content().forEach((field, value) -> line(lines, node, field, value));
-    node.styles().forEach((key, value) -> line(lines, node, key, value));
-    line(lines, node, "named styles", node.namedStyles());
-    line(lines, node, "scheme", node.scheme());
-    line(lines, node, "hidden on", node.hiddenOn());
-    line(lines, node, "slots", node.slots());
-    node.children().forEach(child -> line(lines, node, "child", child.id()));
-  }
-
-  private static void line(StringBuilder lines, Node node, Object property, Object value) {
-    lines.append(node.id()).append(' ').append(property).append(' ').append(value).append('\n');
+    return new RawText(TextForm.of(root).getBytes(StandardCharsets.UTF_8));
   }
 }

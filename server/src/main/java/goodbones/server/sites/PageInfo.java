@@ -59,4 +59,9 @@ public record PageInfo(
         sections == null ? 0 : sections,
         pieces.intValue());
   }
+
+  /** What is said of it besides what stands on it. */
+  PageSaid said() {
+    return new PageSaid(title, address, description, picture, kind, ready);
+  }
 }

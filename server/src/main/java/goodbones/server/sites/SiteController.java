@@ -163,13 +163,6 @@ class SiteController {
         page.sections(),
         page.pieces(),
         page.version(),
-        new PageSaid(
-                page.title(),
-                page.address(),
-                page.description(),
-                page.picture(),
-                page.kind(),
-                page.ready())
-            .etag());
+        page.said().etag());
   }
 }

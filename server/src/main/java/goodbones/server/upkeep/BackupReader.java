@@ -87,7 +87,6 @@ final class BackupReader {
   private BackupManifest manifest(ZipFile zip) throws IOException {
     ZipEntry entry = zip.getEntry(BackupManifest.ENTRY);
     if (entry != null) {
-      left = Math.min(left, SMALL + MOST_TIMES * Files.size(file));
       try (InputStream in = new Counted(zip.getInputStream(entry))) {
         return BackupManifest.of(in.readNBytes((int) MOST_OF_MANIFEST));
       }
